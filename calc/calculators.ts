@@ -1,0 +1,181 @@
+import { z } from "zod";
+import { footDue } from "~core/cycle/due";
+import { toeGrowth } from "~core/cycle/growth";
+import { readLateral, type LateralPoints } from "~core/foot/lateral";
+import { dateField, finite, limbField } from "~core/record/fields";
+import { repeatability } from "~core/repeatability/repeatability";
+import { ok, type Result } from "~core/result";
+import { predictTrim } from "~core/trim/predict";
+import { formatLength, inchesFromMm, parseLength, type InchFraction } from "~core/units/length";
+
+/** One headless calculator: what it takes, what it gives, and the core function between. */
+interface Calculator {
+  about: string;
+  input: z.ZodType;
+  output: z.ZodType;
+  run: (input: unknown) => Result<unknown>;
+}
+
+const calculator = <In, Out>(parts: {
+  about: string;
+  input: z.ZodType<In>;
+  output: z.ZodType<Out>;
+  run: (input: In) => Result<Out>;
+}): Calculator => ({ ...parts, run: (input) => parts.run(input as In) });
+
+const point = z.tuple([finite, finite]);
+const positive = z.number().positive();
+const rate = z.strictObject({ perDay: finite, sd: z.number().min(0) });
+const hemisphere = z.enum(["north", "south"]).optional();
+const angle = finite.describe("degrees");
+const mm = finite.describe("mm");
+
+const units = calculator({
+  about: "A length as it is typed, in millimetres, inches and as it is shown.",
+  input: z.strictObject({
+    text: z.string(),
+    unit: z.enum(["in", "mm"]).describe("the meaning of a bare number and the unit of display"),
+    fraction: z.union([z.literal(2), z.literal(4), z.literal(8), z.literal(16), z.literal(32)]).optional(),
+  }),
+  output: z.strictObject({ mm, inches: finite, display: z.string().describe("rounded, ties up") }),
+  run: ({ text, unit, fraction }) => {
+    const read = parseLength(text, unit);
+    if (!read.ok) return read;
+    return ok({
+      mm: read.value,
+      inches: inchesFromMm(read.value),
+      display: formatLength(read.value, unit, (fraction ?? 16) as InchFraction),
+    });
+  },
+});
+
+const lateralMarks = [
+  "groundA", "groundB", "toe", "wallMid", "wallHigh", "hairlineToe", "hairlineHeel", "heel", "pasternLow", "pasternHigh",
+] as const satisfies (keyof LateralPoints)[];
+
+const lateral = calculator({
+  about: "A side view read from its landmarks.",
+  input: z.strictObject({
+    limb: limbField,
+    mmPerPx: positive.optional(),
+    points: z.strictObject(
+      Object.fromEntries(lateralMarks.map((name) => [name, point])) as Record<(typeof lateralMarks)[number], typeof point>,
+    ),
+  }),
+  output: z.strictObject({
+    dorsalAngle: angle,
+    dish: angle,
+    pasternAngle: angle,
+    axis: angle,
+    heelAngle: angle,
+    underrun: z.boolean().describe("heel shallower than the dorsal wall by more than 5 degrees"),
+    hairlineAngle: angle,
+    toeLength: mm,
+    heelLength: mm,
+    bearingLength: mm,
+    pasternLineFromToe: mm.describe("mm along the ground from the toe, negative = behind it"),
+  }),
+  run: ({ points, mmPerPx }) => readLateral(points, mmPerPx),
+});
+
+const predict = calculator({
+  about: "What four cuts do to a foot.",
+  input: z.strictObject({
+    foot: z.strictObject({
+      dorsalAngle: angle,
+      pasternAngle: angle,
+      heelAngle: angle,
+      toeLength: mm,
+      toeY: mm,
+      heelMedial: point,
+      heelLateral: point,
+      corY: mm,
+      corHeight: z.number().min(0).optional(),
+    }),
+    cuts: z.strictObject({
+      toe: z.number().min(0),
+      heelMedial: z.number().min(0),
+      heelLateral: z.number().min(0),
+      dress: z.number().min(0),
+    }),
+  }),
+  output: z.strictObject({
+    dorsalAngle: angle,
+    axis: angle,
+    roll: angle.describe("positive = lateral lowered"),
+    toeY: mm,
+    heelY: mm,
+    corY: mm,
+    front: mm,
+    support: mm,
+    toeLength: mm,
+  }),
+  run: ({ foot: { corHeight, ...foot }, cuts }) =>
+    predictTrim(corHeight === undefined ? foot : { ...foot, corHeight }, cuts),
+});
+
+const growth = calculator({
+  about: "Toe growth a season-weighted day, learned from a foot's cycles.",
+  input: z.strictObject({
+    shod: z.boolean(),
+    hemisphere,
+    measureSd: positive.optional().describe("within-subject sd of toe length, mm; 1.1 unless given"),
+    visits: z.array(z.strictObject({ date: dateField, toeBefore: positive, toeAfter: positive })),
+  }),
+  output: z.strictObject({ perDay: finite, sd: finite, observations: z.int() }),
+  run: ({ shod, visits, ...context }) =>
+    toeGrowth(
+      visits.map(({ date, toeBefore, toeAfter }) => ({ date, before: toeBefore, after: toeAfter })),
+      { shod, hemisphere: context.hemisphere ?? "north", measureSd: context.measureSd ?? 1.1 },
+    ),
+});
+
+const due = calculator({
+  about: "When a foot is due again, and why. A limit is passed when it is strictly exceeded.",
+  input: z.strictObject({
+    last: dateField,
+    toeLength: positive,
+    toeTarget: positive,
+    toeOver: z.number().min(0).optional(),
+    dorsalAngle: angle,
+    pasternAngle: angle,
+    axisLimit: z.number().min(0).optional(),
+    axisWorse: z.number().min(0).optional(),
+    growth: rate,
+    drift: rate,
+    hemisphere,
+    capWeeks: positive.max(520),
+  }),
+  output: z.strictObject({
+    due: dateField,
+    windowStart: dateField,
+    reason: z.enum(["toe", "axis", "cap"]),
+    day: z.int().describe("days from last to due"),
+  }),
+  run: ({ toeOver, axisLimit, axisWorse, hemisphere: side, ...question }) =>
+    ok(
+          footDue({
+            ...question,
+            ...(toeOver !== undefined && { toeOver }),
+            ...(axisLimit !== undefined && { axisLimit }),
+            ...(axisWorse !== undefined && { axisWorse }),
+            ...(side !== undefined && { hemisphere: side }),
+          }),
+        ),
+});
+
+const repeats = calculator({
+  about: "How much of a change is only the measuring, from pairs of repeated measures.",
+  input: z.strictObject({ pairs: z.array(point) }),
+  output: z.strictObject({ n: z.int(), sd: finite, smallestChange: finite.describe("2.77 sd") }),
+  run: ({ pairs }) => repeatability(pairs),
+});
+
+export const CALCULATORS: Readonly<Record<string, Calculator>> = {
+  units,
+  lateral,
+  predict,
+  growth,
+  due,
+  repeatability: repeats,
+};

@@ -1,0 +1,44 @@
+import { daysBetween, type IsoDate } from "../calendar/date";
+import type { HorseDue } from "../record/visit";
+import type { Horse } from "../record/horse";
+import type { Wording } from "../units/wording";
+
+/** Where a horse stands in its cycle on a given day. */
+export interface CycleState {
+  /** Days since the last visit. */
+  day: number;
+  of: number;
+  windowDay: number;
+  state: "early" | "window" | "over";
+  daysOver: number;
+}
+
+export function cycleState(last: IsoDate, due: HorseDue, today: IsoDate): CycleState {
+  const day = daysBetween(last, today);
+  const windowDay = daysBetween(last, due.windowStart);
+  return {
+    day,
+    of: due.day,
+    windowDay,
+    state: day > due.day ? "over" : day >= windowDay ? "window" : "early",
+    daysOver: Math.max(0, day - due.day),
+  };
+}
+
+const USE_WORDS: Record<Horse["use"], string> = {
+  riding: "riding",
+  roads: "road work",
+  competition: "competition",
+  young: "young or corrective",
+  "vet plan": "vet’s plan",
+  barefoot: "barefoot",
+  maintenance: "light maintenance",
+};
+
+export const useInWords = (use: Horse["use"]): string => USE_WORDS[use];
+
+/** Why the horse is due: "right fore: toe", "cap: road work". */
+export function dueReason(due: HorseDue, horse: Pick<Horse, "use">, wording: Wording): string {
+  if (due.reason === "cap" || due.limb === undefined) return `cap: ${USE_WORDS[horse.use]}`;
+  return `${wording.limb(due.limb)}: ${due.reason}`;
+}

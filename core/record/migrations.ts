@@ -1,0 +1,28 @@
+import type { TableName } from "./tables";
+
+/**
+ * A step from one version of the records to the next: for each table that changes, a pure function from an old row
+ * to a new one. A shipped step is never edited. Each has a literal row before and after in its test.
+ */
+export interface Migration {
+  to: number;
+  tables: Partial<Record<TableName, (row: Record<string, unknown>) => Record<string, unknown>>>;
+}
+
+/** In rising order, without gaps, from version 2 on. */
+export const MIGRATIONS: readonly Migration[] = [];
+
+/** The version of the records that this build reads and writes. */
+export const RECORD_VERSION = 1 + MIGRATIONS.length;
+
+/** One row of a table carried up from an older version; rows of tables that did not change come back as they were. */
+export function migrateRow(
+  table: TableName,
+  row: Record<string, unknown>,
+  from: number,
+  migrations: readonly Migration[] = MIGRATIONS,
+): Record<string, unknown> {
+  return migrations
+    .filter((step) => step.to > from)
+    .reduce((current, step) => step.tables[table]?.(current) ?? current, row);
+}

@@ -1,0 +1,22 @@
+import { z } from "zod";
+import { HORSE_USES } from "../constants/due";
+
+/** How this user reads, and the limits that are theirs to set. One row. */
+export const settingsSchema = z.strictObject({
+  id: z.literal("settings"),
+  unit: z.enum(["mm", "in"]).default("mm"),
+  fraction: z.union([z.literal(8), z.literal(16), z.literal(32)]).default(16),
+  leftRight: z.enum(["left-right", "near-off"]).default("left-right"),
+  side: z.enum(["medial-lateral", "inside-outside"]).default("inside-outside"),
+  theme: z.enum(["paper", "barn"]).default("paper"),
+  hemisphere: z.enum(["north", "south"]).default("north"),
+  toeOverMm: z.number().min(3, { error: "At least 3 mm." }).max(40, { error: "No more than 40 mm." }).default(14),
+  axisLimitDeg: z.number().min(1, { error: "At least 1°." }).max(15, { error: "No more than 15°." }).default(5),
+  /** Own caps in weeks by use; the trade's values where there is none. */
+  capWeeks: z.partialRecord(z.enum(HORSE_USES), z.number().min(1).max(16)).default({}),
+  /** Cautions that were read, by where they stand and what they were about. */
+  cautionsRead: z.array(z.string().max(120)).default([]),
+});
+export type Settings = z.infer<typeof settingsSchema>;
+
+export const DEFAULT_SETTINGS: Settings = settingsSchema.parse({ id: "settings" });

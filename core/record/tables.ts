@@ -1,0 +1,35 @@
+import type { z } from "zod";
+import { horseSchema } from "./horse";
+import { readingSchema } from "./reading";
+import { settingsSchema } from "./settings";
+import { trimSchema } from "./trim";
+import { visitSchema } from "./visit";
+import { yardSchema } from "./yard";
+
+/** Everything that is kept and exported, by table, parents before children. */
+export const TABLES = {
+  yards: yardSchema,
+  horses: horseSchema,
+  visits: visitSchema,
+  readings: readingSchema,
+  trims: trimSchema,
+  settings: settingsSchema,
+} as const;
+
+export type TableName = keyof typeof TABLES;
+export type RecordOf<Name extends TableName> = z.infer<(typeof TABLES)[Name]>;
+export type Records = { [Name in TableName]: RecordOf<Name>[] };
+
+export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
+
+export const noRecords = (): Records => ({ yards: [], horses: [], visits: [], readings: [], trims: [], settings: [] });
+
+/** Fields that point from one table's rows to another's. */
+export const LINKS: { from: TableName; field: string; to: TableName }[] = [
+  { from: "horses", field: "yardId", to: "yards" },
+  { from: "visits", field: "horseId", to: "horses" },
+  { from: "readings", field: "visitId", to: "visits" },
+  { from: "readings", field: "horseId", to: "horses" },
+  { from: "trims", field: "visitId", to: "visits" },
+  { from: "trims", field: "horseId", to: "horses" },
+];

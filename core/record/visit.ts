@@ -1,0 +1,48 @@
+import { z } from "zod";
+import { dateField, idField, instantField, limbField, prose, timeField } from "./fields";
+
+/** The nine knots of a visit, in the order of the work. */
+export const STAGES = ["arrive", "watch", "read", "survey", "trim", "shoe", "set", "recheck", "sign-off"] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const STAGE_NAMES: Record<Stage, string> = {
+  arrive: "Arrive",
+  watch: "Watch",
+  read: "Pull and read",
+  survey: "Survey",
+  trim: "Trim",
+  shoe: "Shoe",
+  set: "Set",
+  recheck: "Recheck",
+  "sign-off": "Sign off",
+};
+
+export const dueSchema = z.strictObject({
+  due: dateField,
+  windowStart: dateField,
+  reason: z.enum(["toe", "axis", "cap"]),
+  day: z.int().min(0),
+  /** The foot that comes due first; none when only the cap speaks. */
+  limb: limbField.optional(),
+});
+export type HorseDue = z.infer<typeof dueSchema>;
+
+/** One visit to one horse: planned, open, or signed. */
+export const visitSchema = z.strictObject({
+  id: idField,
+  horseId: idField,
+  date: dateField,
+  /** Planned time of arrival. */
+  at: timeField.optional(),
+  status: z.enum(["planned", "open", "signed"]),
+  signedAt: instantField.optional(),
+  /** A plain note for each knot. */
+  notes: z.partialRecord(z.enum(STAGES), prose).default({}),
+  /** What to look at first next time. */
+  watch: prose.default(""),
+  /** What the owner is to be told. */
+  tell: prose.default(""),
+  /** When the horse is due again, as it was worked out when this visit was signed. */
+  next: dueSchema.optional(),
+});
+export type Visit = z.infer<typeof visitSchema>;

@@ -1,0 +1,214 @@
+import { addDays, daysBetween, type IsoDate } from "~core/calendar/date";
+import { ANGLE_DRIFT_PRIOR, TOE_GROWTH_PRIOR } from "~core/constants/growth";
+import { capWeeksOf, horseDue, horseOutlook } from "~core/cycle/horseDue";
+import { seasonDays } from "~core/cycle/season";
+import { isFore, LIMBS, type Limb } from "~core/foot/limb";
+import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "~core/foot/measures";
+import { cutFoot, growFoot } from "~core/foot/parametric/cut";
+import { ordinaryFoot } from "~core/foot/parametric/fit";
+import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/parameters";
+import { toeTarget } from "~core/foot/toeYardstick";
+import { normalDraw, seededRandom, type Random } from "~core/math/random";
+import { isShod, type Horse } from "~core/record/horse";
+import { readingId, type Moment, type Reading } from "~core/record/reading";
+import { DEFAULT_SETTINGS } from "~core/record/settings";
+import { noRecords, type Records } from "~core/record/tables";
+import { trimId } from "~core/record/trim";
+import type { Visit } from "~core/record/visit";
+import type { Cuts } from "~core/trim/predict";
+import { ROUND, type HorsePlan } from "./yards";
+
+const YEARS_OF_VISITS = 2;
+/** Noise of a practised hand: within-subject sd. The same as the general repeatability. */
+const MEASURE_SD = { angle: 0.54, length: 1.1 };
+/** How exactly a hand takes what it meant to take, mm. */
+const CUT_SD_MM = 0.6;
+/** A difference of heel heights up to this is left alone. */
+const TOLERATED_HEEL_DIFFERENCE_MM = 4;
+
+export interface DemoProgress {
+  done: number;
+  of: number;
+}
+
+/**
+ * The demo round: two years of visits to eight yards, ending about `today`. The same seed and day give the same
+ * records. Every foot grows, is measured with noise and cut with error by the parametric foot, so that forecasts
+ * and trends have a truth behind them.
+ */
+export function makeDemoRound(today: IsoDate, seed: number, report: (progress: DemoProgress) => void = () => undefined): Records {
+  const records = noRecords();
+  const of = ROUND.reduce((sum, yard) => sum + yard.horses.length, 0);
+  for (const [yardIndex, { horses, ...yard }] of ROUND.entries()) {
+    const yardId = `demo-yard-${yardIndex + 1}`;
+    records.yards.push({ id: yardId, ...yard });
+    for (const [index, plan] of horses.entries()) {
+      const random = seededRandom(seed + yardIndex * 1009 + index * 31);
+      addHorse(records, `${yardId}-horse-${index + 1}`, yardId, plan, today, random);
+      report({ done: records.horses.length, of });
+    }
+  }
+  records.settings.push(DEFAULT_SETTINGS);
+  return records;
+}
+
+function addHorse(records: Records, id: string, yardId: string, plan: HorsePlan, today: IsoDate, random: Random): void {
+  const horse: Horse = {
+    id,
+    yardId,
+    name: plan.name,
+    kind: plan.kind,
+    massKg: plan.massKg,
+    use: plan.use,
+    finish: plan.finish,
+    habits: plan.habits ?? "",
+    notes: plan.notes ?? "",
+    ...(plan.capWeeks !== undefined && { capWeeks: plan.capWeeks }),
+    ...(plan.showIn !== undefined && { showOn: addDays(today, plan.showIn) }),
+  };
+  records.horses.push(horse);
+  const days = visitDays(horse, plan, today, random);
+  const readings: Reading[] = [];
+  let feet = new Map(LIMBS.map((limb) => [limb, startingFoot(horse, plan, limb, random)]));
+  const pace = new Map(LIMBS.map((limb) => [limb, footPace(horse, limb, random)]));
+  let lastDay: IsoDate | undefined;
+  let visit: Visit | undefined;
+  for (const date of days) {
+    const visitId = `${id}-${date}`;
+    for (const limb of LIMBS) {
+      const rates = pace.get(limb) ?? footPace(horse, limb, random);
+      let foot = feet.get(limb) as FootParameters;
+      if (lastDay) foot = sound(growFoot(foot, { hornMm: rates.growth * seasonDays(lastDay, date, "north"), driftDeg: rates.drift * daysBetween(lastDay, date) }));
+      readings.push(readingOf(foot, visitId, horse, limb, "before", date, random));
+      const cuts = chooseCuts(foot, horse, random);
+      foot = sound(cutFoot(foot, cuts)).foot;
+      records.trims.push({ id: trimId(visitId, limb), visitId, horseId: id, limb, date, cuts });
+      readings.push(readingOf(foot, visitId, horse, limb, "after", date, random));
+      feet = new Map(feet).set(limb, foot);
+    }
+    visit = {
+      id: visitId,
+      horseId: id,
+      date,
+      status: "signed",
+      signedAt: `${date}T15:00:00Z`,
+      notes: {},
+      watch: "",
+      tell: "",
+      next: horseDue(horse, date, horseOutlook(horse, readings, DEFAULT_SETTINGS), DEFAULT_SETTINGS),
+    };
+    records.visits.push(visit);
+    lastDay = date;
+  }
+  if (visit) visit.watch = plan.watch ?? "";
+  records.readings.push(...readings);
+  if (plan.today !== undefined)
+    records.visits.push({
+      id: `${id}-${today}`,
+      horseId: id,
+      date: today,
+      at: plan.today,
+      status: "planned",
+      notes: {},
+      watch: "",
+      tell: "",
+    });
+}
+
+/** Days of the visits, oldest first: the last one so far back that the horse is now as late as its plan says. */
+function visitDays(horse: Horse, plan: HorsePlan, today: IsoDate, random: Random): IsoDate[] {
+  const interval = capWeeksOf(horse, DEFAULT_SETTINGS) * 7;
+  const days = [addDays(today, -Math.max(3, interval + (plan.late ?? 0)))];
+  const first = addDays(today, -Math.round((plan.years ?? YEARS_OF_VISITS) * 365));
+  for (;;) {
+    const before = addDays(days[0] as IsoDate, -Math.round(interval + normalDraw(random, 0, 2.5)));
+    if (before < first) return days;
+    days.unshift(before);
+  }
+}
+
+function startingFoot(horse: Horse, plan: HorsePlan, limb: Limb, random: Random): FootParameters {
+  const foot = ordinaryFoot(limb, horse);
+  const vary = (value: number, sd: number) => normalDraw(random, value, sd);
+  const pastern = vary(foot.pasternAngleDeg, 1);
+  const asymmetry = vary(0, 1);
+  const varied: FootParameters = {
+    ...foot,
+    widthMm: vary(foot.widthMm, foot.widthMm * 0.012),
+    dorsalAngleDeg: vary(pastern, 1),
+    pasternAngleDeg: pastern,
+    toeLengthMm: vary(foot.toeLengthMm, 1.5),
+    heelHeightMm: { medial: foot.heelHeightMm.medial - asymmetry, lateral: foot.heelHeightMm.lateral + asymmetry },
+    curlMm: { medial: 0, lateral: Math.abs(vary(0, 1.2)) },
+    limbDeviationDeg: vary(0, 1.2),
+  };
+  const fore = isFore(limb);
+  if (plan.trouble === "long toe" && fore) return { ...varied, dorsalAngleDeg: pastern - 3.5, toeLengthMm: varied.toeLengthMm + 5, dishDeg: 3 };
+  if (plan.trouble === "low heel" && fore) return lowHeel(varied, pastern);
+  if (plan.trouble === "upright one" && limb === "RF") return { ...varied, dorsalAngleDeg: pastern + 6, pasternAngleDeg: pastern + 5.5, heelHeightMm: { medial: 50, lateral: 51 }, widthMm: varied.widthMm - 6 };
+  if (plan.trouble === "outside high" && limb === "LH")
+    return { ...varied, heelHeightMm: { medial: varied.heelHeightMm.medial - 2, lateral: varied.heelHeightMm.lateral + 5 }, curlMm: { medial: 0, lateral: 5 } };
+  if (plan.trouble === "overgrown") return sound(growFoot(varied, { hornMm: 34, driftDeg: -6 }));
+  return varied;
+}
+
+const lowHeel = (foot: FootParameters, pastern: number): FootParameters => ({
+  ...foot,
+  dorsalAngleDeg: pastern - 4.5,
+  heelAngleDeg: foot.heelAngleDeg - 11,
+  heelHeightMm: { medial: foot.heelHeightMm.medial * 0.72, lateral: foot.heelHeightMm.lateral * 0.74 },
+  heelRunMm: foot.heelRunMm + 7,
+});
+
+/** This foot's own growth and drift, drawn about the general values. */
+function footPace(horse: Horse, limb: Limb, random: Random) {
+  const keeping = isShod(horse, limb) ? "shod" : "barefoot";
+  const growth = TOE_GROWTH_PRIOR[keeping].value;
+  const drift = ANGLE_DRIFT_PRIOR[keeping].value;
+  return {
+    growth: Math.max(0.08, normalDraw(random, growth.mean, growth.sd * 0.7)),
+    drift: Math.min(-0.005, normalDraw(random, drift.mean, drift.sd * 0.4)),
+  };
+}
+
+/** What this farrier takes: the toe back to its target, the angle back towards the pastern, within the error of a hand. */
+function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
+  const over = Math.max(0, foot.toeLengthMm - toeTarget(horse).toeLengthMm);
+  const most = foot.toeLengthMm > toeTarget(horse).toeLengthMm * 1.25 ? 14 : 11;
+  const toe = Math.min(most, over * Math.sin((foot.dorsalAngleDeg * Math.PI) / 180));
+  const wantedTurn = Math.max(-2, Math.min(3.5, foot.pasternAngleDeg - foot.dorsalAngleDeg));
+  const heel = Math.max(0, toe - Math.tan((wantedTurn * Math.PI) / 180) * bearingLengthOf(foot));
+  const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
+  const tilt = Math.sign(difference) * Math.min(2, Math.max(0, Math.abs(difference) - TOLERATED_HEEL_DIFFERENCE_MM) / 2);
+  const byHand = (mm: number) => Math.max(0, Math.round(2 * normalDraw(random, mm, mm > 0.5 ? CUT_SD_MM : 0)) / 2);
+  return {
+    toe: byHand(toe),
+    heelMedial: byHand(Math.min(14, heel - tilt)),
+    heelLateral: byHand(Math.min(14, heel + tilt)),
+    dress: byHand(foot.dishDeg > 1 ? 1.5 : 0),
+  };
+}
+
+function readingOf(foot: FootParameters, visitId: string, horse: Horse, limb: Limb, moment: Moment, date: IsoDate, random: Random): Reading {
+  const truth: Record<Measure, number> = {
+    dorsalAngle: foot.dorsalAngleDeg,
+    pasternAngle: foot.pasternAngleDeg,
+    toeLength: foot.toeLengthMm,
+    heelHeightMedial: foot.heelHeightMm.medial,
+    heelHeightLateral: foot.heelHeightMm.lateral,
+    bearingLength: bearingLengthOf(foot),
+    width: foot.widthMm,
+  };
+  const values: FootValues = {};
+  for (const measure of MEASURES) {
+    const { kind, usualSource } = MEASURE_FACTS[measure];
+    const read = normalDraw(random, truth[measure], MEASURE_SD[kind]);
+    values[measure] = { value: kind === "angle" ? Math.round(2 * read) / 2 : Math.max(2, Math.round(read)), source: usualSource };
+  }
+  return { id: readingId(visitId, limb, moment), visitId, horseId: horse.id, limb, moment, date, values: values as Reading["values"], confirmed: [] };
+}
+
+function sound<T>(result: { ok: true; value: T } | { ok: false; issues: { message: string }[] }): T {
+  if (!result.ok) throw new Error(`the demo foot broke: ${result.issues[0]?.message ?? ""}`);
+  return result.value;
+}

@@ -1,0 +1,182 @@
+import type { HorseUse } from "~core/constants/due";
+import type { AnimalKind } from "~core/foot/toeYardstick";
+import type { Horse } from "~core/record/horse";
+
+/** How a made-up horse's feet are and how they are kept; what is not said is ordinary. */
+export interface HorsePlan {
+  name: string;
+  kind: AnimalKind;
+  massKg: number;
+  use: HorseUse;
+  finish: Horse["finish"];
+  capWeeks?: number;
+  habits?: string;
+  notes?: string;
+  /** To watch at the next visit. */
+  watch?: string;
+  /** Days from today on which there is a show. */
+  showIn?: number;
+  /** Trouble that the feet start with and keep coming back to. */
+  trouble?: "long toe" | "low heel" | "upright one" | "outside high" | "overgrown";
+  /** Days past the usual interval at which the next visit falls due today; 0 = booked about now. */
+  late?: number;
+  /** Planned for the demo's today, at this time. */
+  today?: string;
+  /** Years of visits; two unless the horse came later. */
+  years?: number;
+}
+
+export interface YardPlan {
+  name: string;
+  person: string;
+  phone: string;
+  access: string;
+  at: [number, number];
+  horses: HorsePlan[];
+}
+
+const horse = (
+  name: string,
+  kind: AnimalKind,
+  massKg: number,
+  use: HorseUse,
+  finish: Horse["finish"],
+  more: Partial<HorsePlan> = {},
+): HorsePlan => ({ name, kind, massKg, use, finish, ...more });
+
+/** The invented round in a river-mouth and moorland district: eight yards, forty-three horses. */
+export const ROUND: readonly YardPlan[] = [
+  {
+    name: "Scarrowmoor Trekking",
+    person: "Wenna Hathergill",
+    phone: "00000 100101",
+    access: "Second gate, dogs loose after nine. Level concrete behind the tack shed.",
+    at: [54.412, -1.934],
+    horses: [
+      horse("Bramble", "cob", 520, "roads", "full set", {
+        watch: "Left hind wears the outside only. Watch it land before you pull the shoe.",
+        trouble: "outside high",
+        today: "08:00",
+        late: 3,
+      }),
+      horse("Quarry", "pony", 360, "barefoot", "trim", { today: "08:00", late: -2 }),
+      horse("Thrift", "cob", 480, "roads", "fronts", {
+        habits: "Dislikes hammering on the right fore. Drive that foot last.",
+        today: "08:00",
+      }),
+      horse("Gorsewick", "cob", 540, "roads", "full set", { late: -9 }),
+      horse("Peat", "pony", 340, "roads", "fronts", { late: -14 }),
+      horse("Sallow", "cob", 500, "roads", "full set", { late: -20, trouble: "low heel" }),
+      horse("Tarnlight", "pony", 370, "roads", "full set", { late: -20 }),
+      horse("Rook", "cob", 560, "roads", "full set", { habits: "Kicks with the left hind. Second person at the head.", late: -6 }),
+      horse("Fennel", "pony", 350, "barefoot", "trim", { late: -18 }),
+    ],
+  },
+  {
+    name: "Estuary Polo",
+    person: "Odo Trevanning",
+    phone: "00000 100102",
+    access: "Barrier code from the office. Horses on the line from seven.",
+    at: [54.301, -1.702],
+    horses: [
+      horse("Larkspur", "horse", 440, "competition", "full set", { late: 9, watch: "Quarter crack, right fore, was 12 mm below the hairline. Measure it." }),
+      horse("Minnow", "horse", 430, "competition", "full set", { late: -8, trouble: "long toe", watch: "Thin soles in front. Spare them." }),
+      horse("Sandpiper", "horse", 450, "competition", "full set", { late: -8 }),
+      horse("Velvet Tide", "horse", 445, "competition", "full set", { late: -8 }),
+      horse("Cinder", "horse", 435, "competition", "full set", { late: -12 }),
+      horse("Halyard", "horse", 455, "competition", "full set", { late: -12 }),
+      horse("Oriel", "horse", 440, "competition", "full set", { late: -12 }),
+    ],
+  },
+  {
+    name: "Hagg Wood Timber",
+    person: "Brannoc Ollershaw",
+    phone: "00000 100103",
+    access: "Forest track, last mile unmade. Heavy stocks in the barn.",
+    at: [54.489, -2.051],
+    horses: [
+      horse("Goliard", "heavy", 860, "riding", "full set", { late: -5, habits: "Leans. Short spells." }),
+      horse("Duchess Amber", "heavy", 820, "riding", "full set", { late: -5 }),
+      horse("Mossback", "heavy", 900, "riding", "full set", { late: -11, trouble: "outside high" }),
+    ],
+  },
+  {
+    name: "Longstride Endurance",
+    person: "Ysella Quickfall",
+    phone: "00000 100104",
+    access: "Farm lane, park by the scales.",
+    at: [54.366, -1.861],
+    horses: [
+      horse("Heron", "horse", 420, "competition", "full set", { capWeeks: 5, late: -3, showIn: 11, watch: "Ride of 80 km soon: pads out or in, ask." }),
+      horse("Saltmarsh", "horse", 410, "competition", "full set", { capWeeks: 5, late: -10 }),
+      horse("Ember Road", "horse", 400, "competition", "full set", { capWeeks: 4, late: -10 }),
+      horse("Whinchat", "horse", 395, "barefoot", "trim", { capWeeks: 4, late: -15 }),
+    ],
+  },
+  {
+    name: "Low Meadow Refuge",
+    person: "Aldith Fernehough",
+    phone: "00000 100105",
+    access: "Ring the bell, donkeys come in on halters.",
+    at: [54.274, -1.889],
+    horses: [
+      horse("Old Tinker", "donkey", 180, "barefoot", "trim", { late: 6, trouble: "overgrown", years: 0.23, capWeeks: 4, watch: "Third trim from neglect. Heels first, little and often." }),
+      horse("Nettle", "donkey", 170, "barefoot", "trim", { capWeeks: 8, late: -9 }),
+      horse("Barleymow", "donkey", 190, "barefoot", "trim", { capWeeks: 8, late: -9 }),
+      horse("Pipkin", "pony", 200, "barefoot", "trim", { late: -12 }),
+      horse("Damson", "pony", 220, "barefoot", "trim", { late: -12, trouble: "low heel" }),
+      horse("Crumb", "donkey", 160, "barefoot", "trim", { late: -4, trouble: "overgrown", years: 0.4, capWeeks: 5 }),
+    ],
+  },
+  {
+    name: "City Park Mounted Unit",
+    person: "Sergeant Isolde Marchbank",
+    phone: "00000 100106",
+    access: "Sign in at the desk. Shoeing bay, ventilated.",
+    at: [54.219, -1.611],
+    horses: [
+      horse("Bastion", "horse", 620, "roads", "full set", { late: -6, trouble: "upright one", watch: "Fronts do not match: right fore upright. Match within what each can give." }),
+      horse("Portcullis", "horse", 640, "roads", "full set", { late: -6 }),
+      horse("Lanternjack", "horse", 600, "roads", "full set", { late: -16 }),
+      horse("Meridian", "horse", 610, "roads", "full set", { late: -16 }),
+    ],
+  },
+  {
+    name: "Thornybank Riding School",
+    person: "Merryn Castlegate",
+    phone: "00000 100107",
+    access: "Vet there from one. Use the covered yard.",
+    at: [54.338, -1.775],
+    horses: [
+      horse("Major Oak", "horse", 570, "vet plan", "fronts", {
+        capWeeks: 6,
+        today: "12:20",
+        trouble: "low heel",
+        watch: "Last shoeing raised, stage 2 of 3. Vet’s exit test: heel angle within 5° of the wall.",
+        notes: "Sore heels in front, under a vet’s plan. The prescription runs out this week.",
+      }),
+      horse("Pepperpot", "pony", 310, "barefoot", "trim", {
+        today: "12:20",
+        late: -3,
+        watch: "Old scar at the coronet, left fore: measure the crack below it.",
+      }),
+      horse("Clementine", "horse", 510, "riding", "fronts", { late: -13 }),
+      horse("Sixpence", "pony", 330, "riding", "fronts", { late: -13 }),
+      horse("Brigadoon Lad", "horse", 540, "riding", "full set", { late: -13, trouble: "long toe", watch: "Landing and shoe wear do not agree, left fore. Watch again." }),
+      horse("Acorn", "pony", 280, "barefoot", "trim", { late: -19 }),
+      horse("Marigold", "cob", 470, "riding", "fronts", { late: -19 }),
+      horse("Tolliver", "horse", 525, "riding", "full set", { late: 2, watch: "Flare outside on the left fore only. Ask why one of the pair." }),
+    ],
+  },
+  {
+    name: "Ferryfield",
+    person: "Jory Penhallick",
+    phone: "00000 100108",
+    access: "Field gate sticks. Bring a mat, ground soft in winter.",
+    at: [54.255, -1.668],
+    horses: [
+      horse("Dunlin", "cob", 500, "maintenance", "trim", { capWeeks: 4, late: -7 }),
+      horse("Isabeau", "horse", 530, "maintenance", "trim", { capWeeks: 4, late: -7 }),
+    ],
+  },
+];

@@ -1,0 +1,15 @@
+/** Unit tests: the core, the calculators, the charts' models and the records. */
+export default {
+  testEnvironment: "node",
+  roots: ["<rootDir>/core", "<rootDir>/calc", "<rootDir>/app", "<rootDir>/demo"],
+  testMatch: ["**/*.test.ts"],
+  extensionsToTreatAsEsm: [".ts", ".tsx"],
+  setupFiles: ["fake-indexeddb/auto"],
+  transform: {
+    "^.+\\.tsx?$": [
+      "@swc/jest",
+      { jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true } }, module: { type: "es6" } },
+    ],
+  },
+  moduleNameMapper: { "^~(core|app|demo)/(.*)$": "<rootDir>/$1/$2" },
+};

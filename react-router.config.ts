@@ -1,0 +1,7 @@
+import type { Config } from "@react-router/dev/config";
+
+export default {
+  appDirectory: "app",
+  ssr: false,
+  future: { v8_splitRouteModules: true },
+} satisfies Config;
