@@ -35,7 +35,7 @@ const USE_WORDS: Record<Horse["use"], string> = {
   maintenance: "light maintenance",
 };
 
-export const useInWords = (use: Horse["use"]): string => USE_WORDS[use];
+export const workInWords = (use: Horse["use"]): string => USE_WORDS[use];
 
 /** Why the horse is due: "right fore: toe", "cap: road work". */
 export function dueReason(due: HorseDue, horse: Pick<Horse, "use">, wording: Wording): string {

@@ -1,0 +1,59 @@
+import Dexie, { type EntityTable } from "dexie";
+import type { Edit } from "~core/record/edit";
+import { MIGRATIONS, migrateRow } from "~core/record/migrations";
+import { DEFAULT_SETTINGS } from "~core/record/settings";
+import type { RecordOf, TableName } from "~core/record/tables";
+
+/** Text that is typed but not yet a value of a record: kept at every keystroke, gone once it is one. */
+interface Draft {
+  key: string;
+  text: string;
+}
+
+/** Edits that were made together, in the order of doing; `sitting` is the tab that made them. */
+interface JournalEntry {
+  seq: number;
+  sitting: string;
+  edits: Edit[];
+}
+
+type RecordTables = { [Name in TableName]: EntityTable<RecordOf<Name>, "id"> };
+
+export type Database = Dexie &
+  RecordTables & {
+    drafts: EntityTable<Draft, "key">;
+    journal: EntityTable<JournalEntry, "seq">;
+    facts: EntityTable<{ key: string; value: string }, "key">;
+  };
+
+const INDEXES: Record<TableName, string> = {
+  yards: "id",
+  horses: "id, yardId",
+  visits: "id, horseId, date",
+  readings: "id, visitId, horseId",
+  trims: "id, visitId, horseId",
+  settings: "id",
+};
+
+/**
+ * The database of one round. Writes are flushed to the disk before they count as done (strict durability), so that a
+ * power cut loses nothing that was said to be kept. Each step of the records' migrations is a Dexie version.
+ */
+export function openDatabase(name: string): Database {
+  const db = new Dexie(name, { chromeTransactionDurability: "strict" }) as Database;
+  db.version(1).stores({ ...INDEXES, drafts: "key", journal: "++seq, sitting", facts: "key" });
+  db.on("populate", (transaction) => {
+    void transaction.table("settings").add(DEFAULT_SETTINGS);
+  });
+  for (const step of MIGRATIONS)
+    db.version(step.to).upgrade(async (transaction) => {
+      for (const table of Object.keys(step.tables) as TableName[])
+        await transaction
+          .table(table)
+          .toCollection()
+          .modify((row: Record<string, unknown>, place: { value: unknown }) => {
+            place.value = migrateRow(table, row, step.to - 1, [step]);
+          });
+    });
+  return db;
+}

@@ -1,0 +1,79 @@
+import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
+import type { Horse } from "~core/record/horse";
+import type { Reading } from "~core/record/reading";
+import type { Trim } from "~core/record/trim";
+import type { Visit } from "~core/record/visit";
+import type { Yard } from "~core/record/yard";
+import type { RosterRow } from "~core/cycle/dayPlan";
+import { feetOfHorse, type FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
+import { session } from "./session";
+
+/** Everything about one horse, readings and trims of all its visits included; visits oldest first. */
+export interface HorseFile {
+  horse: Horse;
+  yard: Yard;
+  visits: Visit[];
+  readings: Reading[];
+  trims: Trim[];
+  settings: Settings;
+}
+
+export const readSettings = async (): Promise<Settings> =>
+  (await session.db.settings.get("settings")) ?? DEFAULT_SETTINGS;
+
+const byDate = (a: Visit, b: Visit): number => a.date.localeCompare(b.date) || (a.at ?? "").localeCompare(b.at ?? "");
+
+export async function readHorseFile(horseId: string): Promise<HorseFile | undefined> {
+  const { db } = session;
+  const [horse, visits, readings, trims, settings] = await Promise.all([
+    db.horses.get(horseId),
+    db.visits.where("horseId").equals(horseId).toArray(),
+    db.readings.where("horseId").equals(horseId).toArray(),
+    db.trims.where("horseId").equals(horseId).toArray(),
+    readSettings(),
+  ]);
+  if (!horse) return undefined;
+  const yard = await db.yards.get(horse.yardId);
+  if (!yard) return undefined;
+  return { horse, yard, visits: visits.sort(byDate), readings, trims, settings };
+}
+
+/** Every horse of the round, by yard and name. */
+export async function readRoster(): Promise<{ rows: RosterRow[]; yards: Yard[] }> {
+  const { db } = session;
+  const [horses, yards, visits] = await Promise.all([
+    db.horses.toArray(),
+    db.yards.toArray(),
+    db.visits.toArray(),
+  ]);
+  const yardById = new Map(yards.map((yard) => [yard.id, yard]));
+  const last = new Map<string, Visit>();
+  const coming = new Map<string, Visit>();
+  for (const visit of visits.sort(byDate)) (visit.status === "signed" ? last : coming).set(visit.horseId, visit);
+  const rows = horses.flatMap((horse) => {
+    const yard = yardById.get(horse.yardId);
+    if (!yard) return [];
+    const row: RosterRow = { horse, yard };
+    const lastVisit = last.get(horse.id);
+    const comingVisit = coming.get(horse.id);
+    if (lastVisit) row.last = lastVisit;
+    if (comingVisit) row.coming = comingVisit;
+    return [row];
+  });
+  rows.sort((a, b) => a.yard.name.localeCompare(b.yard.name) || a.horse.name.localeCompare(b.horse.name));
+  return { rows, yards };
+}
+
+/** The feet of each horse as its last signed visit left them, for the small outlines. */
+export async function feetByHorse(rows: readonly RosterRow[]): Promise<Record<string, FeetOfHorse>> {
+  const lastVisits = rows.flatMap(({ last }) => (last ? [last.id] : []));
+  const readings = await session.db.readings.where("visitId").anyOf(lastVisits).toArray();
+  const byHorse = new Map<string, Reading[]>();
+  for (const reading of readings) byHorse.set(reading.horseId, [...(byHorse.get(reading.horseId) ?? []), reading]);
+  return Object.fromEntries(rows.map(({ horse }) => [horse.id, feetOfHorse(horse, byHorse.get(horse.id) ?? [])]));
+}
+
+export const visitById = (id: string): Promise<Visit | undefined> => session.db.visits.get(id);
+
+/** Names and addresses for the finder. */
+export const horseNames = (): Promise<Horse[]> => session.db.horses.orderBy("id").toArray();

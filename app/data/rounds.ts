@@ -1,0 +1,44 @@
+import { RECORD_VERSION } from "~core/record/migrations";
+import { TABLE_NAMES, type Records } from "~core/record/tables";
+import { runDemoWorker, type DemoKind } from "../workers/demo";
+import { chooseRound, databaseOf, type Round } from "./session";
+
+const MADE_FOR = "madeFor";
+
+/** The day the demo round in the store was made for, if there is one. */
+export async function demoMadeFor(round: Round): Promise<string | undefined> {
+  const db = databaseOf(round);
+  try {
+    return (await db.facts.get(MADE_FOR))?.value;
+  } finally {
+    db.close();
+  }
+}
+
+/**
+ * Makes the demo round for `today` in a worker, writes it to its own database and chooses it for the next page load.
+ * The user's own records lie in another database and are not opened.
+ */
+export async function loadDemo(kind: DemoKind, today: string, report: (part: number) => void): Promise<void> {
+  const records = await runDemoWorker(kind, today, ({ done, of }) => report((0.6 * done) / of));
+  const db = databaseOf(kind);
+  try {
+    await db.transaction("rw", db.tables, async () => {
+      await Promise.all(db.tables.map((table) => table.clear()));
+      await putRecords(db, records);
+      await db.table("facts").bulkPut([
+        { key: MADE_FOR, value: today },
+        { key: "recordVersion", value: String(RECORD_VERSION) },
+      ]);
+    });
+  } finally {
+    db.close();
+  }
+  report(1);
+  chooseRound(kind);
+}
+
+/** Writes every record of every table, parents first. */
+export async function putRecords(db: ReturnType<typeof databaseOf>, records: Records): Promise<void> {
+  for (const name of TABLE_NAMES) await db.table(name).bulkPut(records[name]);
+}

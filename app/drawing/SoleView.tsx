@@ -1,0 +1,107 @@
+import { halvesInWords, halvesOf } from "~core/foot/parametric/halves";
+import { soleFigure, type SoleFigure } from "~core/foot/parametric/figure";
+import type { FootParameters } from "~core/foot/parametric/parameters";
+import { lateralOnScreen, SIDES } from "~core/foot/limb";
+import type { Vector } from "~core/geometry/vector";
+import type { Wording } from "~core/units/wording";
+import { pathThrough, roundUp } from "./path";
+import "./drawing.css";
+
+export interface SoleViewProps {
+  foot: FootParameters;
+  ghost?: FootParameters | undefined;
+  wording: Wording;
+  guess: boolean;
+  labels?: boolean;
+  title: string;
+}
+
+const MARGIN = { side: 34, below: 34, above: 14 };
+
+/** The sole from below, toe up, true to scale. On a left foot lateral lies to the right of the picture. */
+export function SoleView({ foot, ghost, wording, guess, labels = true, title }: SoleViewProps) {
+  const figure = soleFigure(foot);
+  const before = ghost && soleFigure(ghost);
+  const lateral = lateralOnScreen(foot.limb, "below");
+  const at = ([x, y]: Vector): Vector => [lateral * x, -y];
+  const half = roundUp(Math.max(figure.halfWidth, before?.halfWidth ?? 0)) + MARGIN.side;
+  const top = roundUp(Math.max(figure.toeY, before?.toeY ?? 0)) + MARGIN.above;
+  const height = top + MARGIN.below;
+  return (
+    <svg
+      className={`drawing${guess ? " drawing-guess" : ""}`}
+      viewBox={`${-half} ${-top} ${2 * half} ${height}`}
+      style={{ flex: `${2 * half} 1 0`, aspectRatio: `${2 * half} / ${height}` }}
+      role="img"
+      aria-label={title}
+    >
+      <path className="bulbs" d={pathThrough(figure.bulbs.map(at), "smoothClosed")} />
+      <path className="horn" d={outlinePath(figure, at)} />
+      <path className="sole" d={solePath(figure, at)} />
+      <path className="frog" d={pathThrough(figure.frog.map(at), "smoothClosed")} />
+      <path className="sulcus" d={pathThrough(figure.sulcus.map(at), "straight")} />
+      {SIDES.map((side) => (
+        <path key={side} className="bar" d={pathThrough(figure.bars[side].map(at), "smooth")} />
+      ))}
+      {before && <path className="before" d={pathThrough(before.outline.map(at), "smooth")} />}
+      <line className="midline" x1={0} x2={0} y1={-figure.toeY - 8} y2={24} />
+      <g className="plumb">
+        <line x1={-half + 22} x2={half - 22} y1={-figure.corY} y2={-figure.corY} />
+        <circle className="cor" cx={0} cy={-figure.corY} r={4.2} />
+        <circle className="cor-dot" cx={0} cy={-figure.corY} r={1.2} />
+      </g>
+      {labels && <SoleLabels foot={foot} figure={figure} half={half} lateral={lateral} wording={wording} />}
+    </svg>
+  );
+}
+
+const outlinePath = (figure: SoleFigure, at: (point: Vector) => Vector): string =>
+  `${pathThrough(figure.outline.map(at), "smooth")} ${closingHeels(figure, at)}`;
+
+/** From the lateral heel into the sole and across to the medial one: the open back of the foot. */
+function closingHeels(figure: SoleFigure, at: (point: Vector) => Vector): string {
+  const [medial, lateral] = [figure.liveSole[0], figure.liveSole.at(-1)] as [Vector, Vector];
+  return `L${at([lateral[0] * 0.86, lateral[1] + 3])} L${at([medial[0] * 0.86, medial[1] + 3])} Z`;
+}
+
+const solePath = (figure: SoleFigure, at: (point: Vector) => Vector): string =>
+  `${pathThrough(figure.liveSole.map(at), "smooth")} Z`;
+
+interface LabelProps {
+  foot: FootParameters;
+  figure: SoleFigure;
+  half: number;
+  lateral: 1 | -1;
+  wording: Wording;
+}
+
+/** The halves measured at the left edge, and which side is which: M and L stand on every drawing. */
+function SoleLabels({ foot, figure, half, lateral, wording }: LabelProps) {
+  const halves = halvesOf(foot);
+  const x = -half + 20;
+  const bracket = (from: number, to: number) => `M${x + 3},${-from} H${x} V${-to} H${x + 3}`;
+  return (
+    <g className="figures">
+      <path className="bracket front" d={bracket(figure.toeY, figure.corY)} />
+      <path className="bracket support" d={bracket(figure.corY, figure.heelY)} />
+      <text className="value front" x={x - 2.5} y={-(figure.toeY + figure.corY) / 2} textAnchor="end">
+        {wording.length(halves.frontMm).replace(/ (mm|in)$/, "")}
+      </text>
+      <text className="value" x={x - 2.5} y={-(figure.corY + figure.heelY) / 2} textAnchor="end">
+        {wording.length(halves.supportMm).replace(/ (mm|in)$/, "")}
+      </text>
+      <text className="value" x={half - 2} y={-figure.corY - 3} textAnchor="end">
+        {halvesInWords(halves)}
+      </text>
+      {SIDES.map((side) => {
+        const onScreen = side === "lateral" ? lateral : -lateral;
+        return (
+          <text key={side} className="side-letter" x={onScreen * (figure.halfWidth * 0.86)} y={22} textAnchor="middle">
+            {side === "lateral" ? "L" : "M"}
+            <tspan className="small"> {wording.side(side)}</tspan>
+          </text>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,104 @@
+import { Button, Form, Input, InputNumber, Segmented, Select } from "antd";
+import { useEffect } from "react";
+import { useNavigate, useSubmit, type SubmitTarget } from "react-router";
+import { CAP_WEEKS, HORSE_USES } from "~core/constants/due";
+import { workInWords } from "~core/cycle/dueWords";
+import { ANIMAL_KINDS } from "~core/foot/toeYardstick";
+import { FINISHES, type Horse } from "~core/record/horse";
+import type { Yard } from "~core/record/yard";
+import type { Issue } from "~core/result";
+import { NEW_YARD, type HorseFormValues } from "./saveHorseForm";
+
+interface HorseFormProps {
+  horse?: Horse;
+  yard?: Yard;
+  yards: Yard[];
+  issues: Issue[];
+}
+
+const BLANK = { kind: "horse", use: "riding", finish: "full set" } as const;
+
+/** A horse and where it stands. What is wrong is said at its field; what was typed stays. */
+export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
+  const [form] = Form.useForm<HorseFormValues>();
+  const submit = useSubmit();
+  const navigate = useNavigate();
+  const use = Form.useWatch(["horse", "use"], form) ?? horse?.use ?? BLANK.use;
+  const yardId = Form.useWatch("yardId", form) ?? yard?.id ?? yards[0]?.id ?? NEW_YARD;
+  useEffect(() => {
+    form.setFields(issues.map(({ path, message }) => ({ name: path.split(".") as ["horse", "name"], errors: [message] })));
+  }, [form, issues]);
+  const general = issues.find(({ path }) => path === "");
+  return (
+    <div className="page" style={{ maxWidth: 720 }}>
+      <header className="page-head">
+        <h1>{horse ? `Change ${horse.name}` : "Add a horse"}</h1>
+      </header>
+      <Form
+        form={form}
+        layout="vertical"
+        requiredMark={false}
+        initialValues={{ horse: horse ?? BLANK, yardId: yard?.id ?? yards[0]?.id ?? NEW_YARD, yard: yard ?? {} }}
+        onFinish={(values) => void submit(values as unknown as SubmitTarget, { method: "post", encType: "application/json" })}
+      >
+        <Form.Item name={["horse", "name"]} label="Name">
+          <Input autoFocus />
+        </Form.Item>
+        <Form.Item name={["horse", "kind"]} label="Kind">
+          <Segmented options={[...ANIMAL_KINDS]} />
+        </Form.Item>
+        <Form.Item name={["horse", "massKg"]} label="Body mass, kg" extra="Sets the yardstick for the toe, and the size of the drawing until it is measured.">
+          <InputNumber min={0} style={{ width: 160 }} />
+        </Form.Item>
+        <Form.Item name={["horse", "use"]} label="Work">
+          <Select options={HORSE_USES.map((value) => ({ value, label: workInWords(value) }))} />
+        </Form.Item>
+        <Form.Item name={["horse", "finish"]} label="What it gets">
+          <Segmented options={[...FINISHES]} />
+        </Form.Item>
+        <Form.Item name={["horse", "capWeeks"]} label="Longest interval, weeks" extra={`Empty: ${CAP_WEEKS[use].value} weeks, as for ${workInWords(use)}.`}>
+          <InputNumber min={1} max={16} style={{ width: 160 }} />
+        </Form.Item>
+        <Form.Item name={["horse", "toeTargetMm"]} label="Own target for the toe length, mm" extra="Empty: the yardstick by body mass.">
+          <InputNumber min={0} style={{ width: 160 }} />
+        </Form.Item>
+        <Form.Item name={["horse", "habits"]} label="Habits that can hurt" extra="Kicks, leans, pulls, dislikes hammering: shown before every visit.">
+          <Input.TextArea autoSize={{ minRows: 1, maxRows: 6 }} />
+        </Form.Item>
+        <Form.Item name={["horse", "notes"]} label="Notes">
+          <Input.TextArea autoSize={{ minRows: 2, maxRows: 10 }} />
+        </Form.Item>
+        <Form.Item name="yardId" label="Yard">
+          <Select options={[...yards.map(({ id, name }) => ({ value: id, label: name })), { value: NEW_YARD, label: "A new yard" }]} />
+        </Form.Item>
+        {(yardId === NEW_YARD || yardId === yard?.id) && (
+          <>
+            <Form.Item name={["yard", "name"]} label="Yard’s name">
+              <Input />
+            </Form.Item>
+            <Form.Item name={["yard", "person"]} label="Person">
+              <Input />
+            </Form.Item>
+            <Form.Item name={["yard", "phone"]} label="Telephone">
+              <Input type="tel" />
+            </Form.Item>
+            <Form.Item name={["yard", "access"]} label="How to get in">
+              <Input.TextArea autoSize={{ minRows: 1, maxRows: 6 }} />
+            </Form.Item>
+          </>
+        )}
+        {general && (
+          <p className="ember" role="alert">
+            {general.message}
+          </p>
+        )}
+        <div style={{ display: "flex", gap: 12 }}>
+          <Button type="primary" htmlType="submit">
+            Keep
+          </Button>
+          <Button onClick={() => void navigate(horse ? `/horses/${horse.id}` : "/horses")}>Leave it</Button>
+        </div>
+      </Form>
+    </div>
+  );
+}

@@ -1,0 +1,104 @@
+import { pathThrough } from "~app/drawing/path";
+import { shortDay } from "~app/ui/days";
+import { useWording } from "~app/ui/useWording";
+import { footHistory, leftWith, type FootOutlook } from "~core/cycle/horseDue";
+import { lateralOnScreen, LIMBS, SIDES, type Limb } from "~core/foot/limb";
+import { readMeaning } from "~core/foot/meaning";
+import { baseFoot } from "~core/foot/parametric/feetOfHorse";
+import { groundOutline } from "~core/foot/parametric/outline";
+import { toeTarget } from "~core/foot/toeYardstick";
+import type { Horse } from "~core/record/horse";
+import type { Reading } from "~core/record/reading";
+import type { Visit } from "~core/record/visit";
+import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import "~app/drawing/drawing.css";
+
+interface FootBoardProps {
+  horse: Horse;
+  readings: readonly Reading[];
+  outlooks: readonly FootOutlook[];
+  last: Visit | undefined;
+}
+
+/** The four feet as seen from above, head up, as the last visit left them, to one scale. */
+export function FootBoard({ horse, readings, outlooks, last }: FootBoardProps) {
+  return (
+    <section className="foot-board" aria-label="Four feet, as seen from above, head up">
+      <p className="quiet foot-board-key">From above, head up{last ? `, as left ${shortDay(last.date)}` : ""}</p>
+      <div className="foot-board-grid">
+        {LIMBS.map((limb) => (
+          <BoardFoot
+            key={limb}
+            horse={horse}
+            limb={limb}
+            readings={readings}
+            outlook={outlooks.find((one) => one.limb === limb)}
+            first={last?.next?.limb === limb}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+interface BoardFootProps {
+  horse: Horse;
+  limb: Limb;
+  readings: readonly Reading[];
+  outlook: FootOutlook | undefined;
+  /** The foot that comes due first. */
+  first: boolean;
+}
+
+const VIEW = { half: 92, ahead: 165, behind: 20 };
+
+function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
+  const wording = useWording();
+  const history = footHistory(readings, limb);
+  const values = leftWith(history.at(-1));
+  const foot = baseFoot(horse, limb, history.at(-1));
+  const measured = Object.keys(values).length > 0;
+  const { axis, statements } = readMeaning(values, { target: toeTarget(horse), noise: GENERAL_NOISE.value, wording });
+  const worst = statements.find(({ level }) => level === "act" || level === "ask the vet") ?? statements.find(({ level }) => level === "drifting");
+  const lateral = lateralOnScreen(limb, "above");
+  const points = groundOutline(foot).map(([x, y]) => [lateral * x, -y] as const);
+  return (
+    <article className="board-foot" data-limb={limb}>
+      <svg
+        className={`drawing${measured ? "" : " drawing-guess"}`}
+        viewBox={`${-VIEW.half} ${-VIEW.ahead} ${2 * VIEW.half} ${VIEW.ahead + VIEW.behind}`}
+        role="img"
+        aria-label={`Outline of the ${wording.limb(limb)} from above`}
+      >
+        <path className="horn" d={`${pathThrough(points, "smooth")} Z`} />
+        {SIDES.map((side) => (
+          <text key={side} className="side-letter" textAnchor="middle" x={(side === "lateral" ? lateral : -lateral) * 80} y={-48} style={{ fontSize: 15 }}>
+            {side === "lateral" ? "L" : "M"}
+          </text>
+        ))}
+      </svg>
+      <div>
+        <h3>
+          {limb} <span className="quiet">{wording.limb(limb)}</span>
+        </h3>
+        {measured ? (
+          <>
+            <p>
+              <b>{values.toeLength ? wording.length(values.toeLength.value) : "–"}</b> <span className="quiet">toe</span>{" "}
+              <b>{values.dorsalAngle ? wording.angle(values.dorsalAngle.value) : "–"}</b> <span className="quiet">dorsal</span>
+            </p>
+            <p className={axis && axis.level !== "steady" ? "ember" : ""}>
+              {axis ? (axis.word === "straight" ? "axis straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`) : "axis not measured"}
+            </p>
+            <p className={first ? "brass strong" : "quiet"}>
+              {outlook?.due ? `due ${shortDay(outlook.due.due)}, ${outlook.due.reason}` : "due by the cap"}
+            </p>
+            {worst && worst.subject !== "axis" && <p className="board-said">{worst.text}</p>}
+          </>
+        ) : (
+          <p className="quiet">Not measured yet.</p>
+        )}
+      </div>
+    </article>
+  );
+}

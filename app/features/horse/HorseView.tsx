@@ -1,0 +1,89 @@
+import { Button } from "antd";
+import { Link, useNavigate } from "react-router";
+import type { HorseFile } from "~app/data/queries";
+import { CycleLine } from "~app/drawing/CycleLine";
+import { shortDay } from "~app/ui/days";
+import { useEdits } from "~app/ui/useEdits";
+import { useWording } from "~app/ui/useWording";
+import { cycleState, dueReason, workInWords } from "~core/cycle/dueWords";
+import { horseOutlook } from "~core/cycle/horseDue";
+import { planVisit, startVisit } from "~core/record/planVisit";
+import type { Visit } from "~core/record/visit";
+import { FootBoard } from "./FootBoard";
+import { Timeline } from "./Timeline";
+import { Trend } from "./Trend";
+import { Wait } from "./Wait";
+import "./horse.css";
+
+/** One horse: its four feet now, when it is due and why, how it has gone, what was done. */
+export function HorseView({ file, today }: { file: HorseFile; today: string }) {
+  const { horse, yard, visits, readings, settings } = file;
+  const wording = useWording();
+  const navigate = useNavigate();
+  const { save } = useEdits();
+  const signed = visits.filter((visit) => visit.status === "signed");
+  const last = signed.at(-1);
+  const coming = visits.find((visit) => visit.status !== "signed");
+  const signedIds = new Set(signed.map(({ id }) => id));
+  const known = readings.filter((reading) => signedIds.has(reading.visitId));
+  const outlooks = horseOutlook(horse, known, settings);
+  const cycle = last?.next && cycleState(last.date, last.next, today);
+
+  const start = async () => {
+    if (coming) return void navigate(`/visits/${coming.id}`);
+    const plan = planVisit(horse, today, crypto.randomUUID());
+    await save(plan, ...startVisit(plan.now as Visit, today));
+    void navigate(`/visits/${plan.id}/arrive`);
+  };
+  return (
+    <div className="page horse-page">
+      <header className="page-head">
+        <div>
+          <h1>{horse.name}</h1>
+          <p className="quiet">
+            {yard.name} · {horse.kind}, {horse.massKg} kg · {workInWords(horse.use)}, {horse.finish}
+          </p>
+          {horse.habits && <p className="ember strong">{horse.habits}</p>}
+          {horse.notes && <p>{horse.notes}</p>}
+        </div>
+        <div className="horse-acts">
+          <Link className="link" to={`/horses/${horse.id}/edit`}>
+            Change
+          </Link>
+          {!coming && (
+            <Button onClick={() => void save(planVisit(horse, today, crypto.randomUUID()))}>Plan for today</Button>
+          )}
+          <Button type="primary" onClick={() => void start()}>
+            {coming?.status === "open" ? "Go on with the visit" : "Start a visit"}
+          </Button>
+        </div>
+      </header>
+      <div className="horse-grid">
+        <FootBoard horse={horse} readings={known} outlooks={outlooks} last={last} />
+        <section className="due-side" aria-label="Next due">
+          {last?.next && cycle ? (
+            <>
+              <p className="quiet">{cycle.state === "over" ? `${cycle.daysOver} days over. Was due` : "Due"}</p>
+              <p className={`due-day ${cycle.state === "over" ? "ember" : ""}`}>{shortDay(last.next.due)}</p>
+              <CycleLine cycle={cycle} />
+              <p>
+                day {cycle.day} of {cycle.of} · <b>{dueReason(last.next, horse, wording)}</b>
+              </p>
+              {last.watch && (
+                <div className="due-watch">
+                  <p className="quiet">To watch</p>
+                  <p>{last.watch}</p>
+                </div>
+              )}
+              <Wait outlooks={outlooks} cycle={cycle} />
+            </>
+          ) : (
+            <p className="quiet">No visit signed yet: the first one sets the due date.</p>
+          )}
+        </section>
+      </div>
+      <Trend readings={known} outlooks={outlooks} />
+      <Timeline visits={visits} trims={file.trims} readings={readings} />
+    </div>
+  );
+}

@@ -1,0 +1,140 @@
+import { Button, Input, Segmented, Select } from "antd";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import { cycleOf, type RosterRow } from "~core/cycle/dayPlan";
+import { dueReason, workInWords, type CycleState } from "~core/cycle/dueWords";
+import type { FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
+import type { Yard } from "~core/record/yard";
+import { CycleLine } from "~app/drawing/CycleLine";
+import { FourFeet } from "~app/drawing/FourFeet";
+import { shortDay } from "~app/ui/days";
+import { useWording } from "~app/ui/useWording";
+import "./horses.css";
+
+interface HorsesProps {
+  rows: RosterRow[];
+  yards: Yard[];
+  feet: Record<string, FeetOfHorse>;
+  today: string;
+}
+
+const DUE_CHOICES = [
+  { label: "All", value: "all" },
+  { label: "Window open", value: "window" },
+  { label: "Over", value: "over" },
+];
+
+/** Every horse of the round: find it, see at a glance how far its cycle has run. */
+export function HorsesView({ rows, yards, feet, today }: HorsesProps) {
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const text = search.get("text") ?? "";
+  const yard = search.get("yard") ?? "";
+  const due = search.get("due") ?? "all";
+  const choose = (name: string, value: string) =>
+    setSearch(
+      (now) => {
+        if (value === "" || value === "all") now.delete(name);
+        else now.set(name, value);
+        return now;
+      },
+      { replace: true },
+    );
+  const shown = rows
+    .map((row) => ({ row, cycle: cycleOf(row, today) }))
+    .filter(({ row, cycle }) => matches(row, text) && (yard === "" || row.yard.id === yard) && (due === "all" || cycle?.state === due));
+  return (
+    <div className="page">
+      <header className="page-head">
+        <div>
+          <h1>Horses</h1>
+          <p className="quiet">
+            {shown.length === rows.length ? `${rows.length} horses` : `${shown.length} of ${rows.length} horses`}, {yards.length} yards
+          </p>
+        </div>
+        <Button type="primary" onClick={() => void navigate("/horses/new")}>
+          Add a horse
+        </Button>
+      </header>
+      <div className="horse-filters">
+        <Input
+          aria-label="Find by name"
+          placeholder="Name or yard"
+          allowClear
+          value={text}
+          onChange={(event) => choose("text", event.target.value)}
+        />
+        <Select
+          aria-label="Yard"
+          value={yard}
+          onChange={(value: string) => choose("yard", value)}
+          options={[{ value: "", label: "All yards" }, ...yards.map(({ id, name }) => ({ value: id, label: name }))]}
+        />
+        <Segmented aria-label="Due" options={DUE_CHOICES} value={due} onChange={(value) => choose("due", value)} />
+      </div>
+      {rows.length === 0 && (
+        <section className="empty">
+          <h2>No horses here yet</h2>
+          <p className="quiet">Add the first one, or load the demo round from Today.</p>
+        </section>
+      )}
+      {rows.length > 0 && shown.length === 0 && <p className="quiet">No horse fits. Clear a filter.</p>}
+      <ul className="horse-list">
+        {shown.map(({ row, cycle }) => (
+          <HorseRow key={row.horse.id} row={row} cycle={cycle} feet={feet[row.horse.id] ?? {}} />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const matches = ({ horse, yard }: RosterRow, text: string): boolean =>
+  `${horse.name} ${yard.name}`.toLowerCase().includes(text.trim().toLowerCase());
+
+function HorseRow({ row, cycle, feet }: { row: RosterRow; cycle: CycleState | undefined; feet: FeetOfHorse }) {
+  const { horse, yard, last, coming } = row;
+  const wording = useWording();
+  const flags = [
+    ...(horse.habits ? [{ text: "Take care", className: "ember" }] : []),
+    ...(horse.use === "vet plan" ? [{ text: "Vet’s plan", className: "strong" }] : []),
+    ...(horse.showOn ? [{ text: `Show ${shortDay(horse.showOn)}`, className: "brass" }] : []),
+    ...(coming ? [{ text: `Planned ${shortDay(coming.date)}`, className: "verdigris" }] : []),
+  ];
+  return (
+    <li>
+      <Link to={`/horses/${horse.id}`} className="horse-row">
+        <FourFeet feet={feet} flagged={last?.next?.limb} title={`Feet of ${horse.name}`} />
+        <span className="horse-name">
+          <b>{horse.name}</b>
+          <span className="quiet">{yard.name}</span>
+        </span>
+        <span className="quiet horse-kind">
+          {horse.kind}, {horse.massKg} kg
+          <br />
+          {workInWords(horse.use)}, {horse.finish}
+        </span>
+        <span className="horse-cycle">
+          {cycle && last?.next ? (
+            <>
+              <CycleLine cycle={cycle} />
+              <span>
+                <b className={`cycle-word-${cycle.state}`}>
+                  {cycle.state === "over" ? `${cycle.daysOver} days over` : `due ${shortDay(last.next.due)}`}
+                </b>{" "}
+                <span className="quiet">{dueReason(last.next, horse, wording)}</span>
+              </span>
+            </>
+          ) : (
+            <span className="quiet">not done yet</span>
+          )}
+        </span>
+        <span className="horse-flags">
+          {flags.map(({ text, className }) => (
+            <span key={text} className={className}>
+              {text}
+            </span>
+          ))}
+        </span>
+      </Link>
+    </li>
+  );
+}

@@ -1,0 +1,146 @@
+
+import { Link } from "react-router";
+import { minutesInWords, type DayPlan, type PlannedJob, type Stop } from "~core/cycle/dayPlan";
+import { dueReason, workInWords } from "~core/cycle/dueWords";
+import type { FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
+import { CycleLine } from "~app/drawing/CycleLine";
+import { FourFeet } from "~app/drawing/FourFeet";
+import { longDay, shortDay } from "~app/ui/days";
+import { DemoLoader } from "~app/ui/DemoLoader";
+import { useWording } from "~app/ui/useWording";
+import { Waiting } from "./Waiting";
+import { DayStrip } from "./DayStrip";
+import "./today.css";
+
+interface TodayProps {
+  today: string;
+  plan: DayPlan;
+  feet: Record<string, FeetOfHorse>;
+  /** No horse at all yet. */
+  empty: boolean;
+  madeFor: string | undefined;
+  /** The address asked for the demo round. */
+  wanted: "demo" | undefined;
+}
+
+/** Where to be, in order, and who is waiting. */
+export function TodayView({ today, plan, feet, empty, madeFor, wanted }: TodayProps) {
+  const next = plan.stops.flatMap(({ jobs }) => jobs).find(({ visit }) => visit.status !== "signed");
+  return (
+    <div className="today">
+      <div className="page today-page">
+        <header className="page-head">
+          <div>
+            <h1>{longDay(today)}</h1>
+            <p className="quiet">{summary(plan)}</p>
+          </div>
+          {next && (
+            <Link className="go-button" to={`/visits/${next.visit.id}`}>
+              {next.visit.status === "open" ? `Go on with ${next.horse.name}` : `Start with ${next.horse.name}`}
+            </Link>
+          )}
+        </header>
+        {madeFor !== undefined && madeFor !== today && (
+          <p className="stale brass">
+            This demo round was made for {shortDay(madeFor)}. <DemoLoader kind="demo" label="Make it anew for today" quiet />
+          </p>
+        )}
+        {(empty || wanted) && <FirstSteps start={wanted !== undefined} />}
+        {plan.stops.length > 0 && <DayStrip stops={plan.stops} />}
+        {plan.stops.map((stop) => (
+          <StopSection key={stop.yard.id} stop={stop} feet={feet} />
+        ))}
+        {!empty && plan.stops.length === 0 && (
+          <section className="empty">
+            <h2>Nothing is planned for today.</h2>
+            <p className="quiet">
+              {plan.behind[0]
+                ? `Most overdue is ${plan.behind[0].horse.name}, ${plan.behind[0].cycle.daysOver} days over. Plan it from the list.`
+                : "No horse is over its due day."}
+            </p>
+          </section>
+        )}
+      </div>
+      {!empty && <Waiting plan={plan} today={today} />}
+    </div>
+  );
+}
+
+function summary({ horses, stops, workMinutes }: DayPlan): string {
+  if (horses === 0) return "No horses planned";
+  const yards = `${stops.length} ${stops.length === 1 ? "yard" : "yards"}`;
+  return `${horses} ${horses === 1 ? "horse" : "horses"}, ${yards} · about ${minutesInWords(workMinutes)} of work`;
+}
+
+function FirstSteps({ start }: { start: boolean }) {
+  return (
+    <section className="empty">
+      <h2>{start ? "Opening the demo round" : "No horses here yet"}</h2>
+      <p className="quiet">
+        Add your first horse, or look around with a made-up round of eight yards. The demo lies apart from your own
+        records and never touches them.
+      </p>
+      {!start && (
+        <Link className="go-button" to="/horses/new">
+          Add a horse
+        </Link>
+      )}
+      <DemoLoader kind="demo" label="Load the demo round" start={start} />
+      {!start && <DemoLoader kind="first-day" label="Try a first day: one horse, nothing measured" />}
+    </section>
+  );
+}
+
+function StopSection({ stop, feet }: { stop: Stop; feet: Record<string, FeetOfHorse> }) {
+  return (
+    <section className="stop" aria-label={stop.yard.name}>
+      <p className="stop-time brass">{stop.at ?? "—"}</p>
+      <div>
+        <h2>
+          {stop.yard.name} <span className="stop-access quiet">{stop.yard.access}</span>
+        </h2>
+        {stop.jobs.map((job) => (
+          <JobRow key={job.visit.id} job={job} feet={feet[job.horse.id] ?? {}} />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+const FINISH_WORDS = { "full set": "full set", fronts: "fronts", trim: "trim" } as const;
+
+function JobRow({ job, feet }: { job: PlannedJob; feet: FeetOfHorse }) {
+  const { horse, visit, cycle, last } = job;
+  const wording = useWording();
+  const state = visit.status === "signed" ? "signed" : visit.status === "open" ? "open" : undefined;
+  return (
+    <Link className="job sheet" to={`/visits/${visit.id}`} aria-label={`${horse.name}, ${state ?? "start the visit"}`}>
+      <FourFeet feet={feet} flagged={last?.next?.limb} title={`Feet of ${horse.name}`} />
+      <div className="job-name">
+        <h3>{horse.name}</h3>
+        <p className="quiet">
+          {horse.kind} · {FINISH_WORDS[horse.finish]} · {minutesInWords(job.minutes)}
+        </p>
+        {state && <p className="verdigris strong">{state === "signed" ? "Signed off" : "Visit open"}</p>}
+      </div>
+      {cycle && last?.next ? (
+        <div className="job-cycle">
+          <CycleLine cycle={cycle} />
+          <p>
+            <span className={`day day-${cycle.state}`}>day {cycle.day}</span>{" "}
+            <span className="quiet">
+              of {cycle.of} · {dueReason(last.next, horse, wording)}
+            </span>
+          </p>
+        </div>
+      ) : (
+        <p className="quiet job-cycle">First visit · {workInWords(horse.use)}</p>
+      )}
+      <div className="job-watch">
+        {horse.habits && <p className="ember">{horse.habits}</p>}
+        {last?.watch && <p>{last.watch}</p>}
+        {!horse.habits && !last?.watch && <p className="quiet">Nothing to watch.</p>}
+      </div>
+    </Link>
+  );
+}

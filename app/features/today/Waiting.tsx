@@ -1,0 +1,65 @@
+import { Button } from "antd";
+import { Link } from "react-router";
+import { planVisit } from "~core/record/planVisit";
+import type { DayPlan, WaitingHorse } from "~core/cycle/dayPlan";
+import { useEdits } from "~app/ui/useEdits";
+
+const MOST_BEHIND = 7;
+const MOST_OPEN = 6;
+
+/** Who is over the due day or in the window and not in today's plan; one press plans the horse for today. */
+export function Waiting({ plan, today }: { plan: DayPlan; today: string }) {
+  return (
+    <aside className="waiting" aria-label="Waiting">
+      <h2>Falling behind</h2>
+      {plan.behind.length === 0 && <p className="quiet">Nobody.</p>}
+      <ul>
+        {plan.behind.slice(0, MOST_BEHIND).map((row) => (
+          <WaitingRow key={row.horse.id} row={row} today={today}>
+            <span className="ember strong">
+              {row.cycle.daysOver} {row.cycle.daysOver === 1 ? "day" : "days"} over
+            </span>
+          </WaitingRow>
+        ))}
+      </ul>
+      <h2>Window open</h2>
+      {plan.windowOpen.length === 0 && <p className="quiet">Nobody.</p>}
+      <ul>
+        {plan.windowOpen.slice(0, MOST_OPEN).map((row) => (
+          <WaitingRow key={row.horse.id} row={row} today={today}>
+            <span className="strong">due in {row.cycle.of - row.cycle.day} d</span>
+          </WaitingRow>
+        ))}
+      </ul>
+      {plan.windowOpen.length > MOST_OPEN && (
+        <Link className="link" to="/horses?due=window">
+          All {plan.windowOpen.length}
+        </Link>
+      )}
+    </aside>
+  );
+}
+
+function WaitingRow({ row, today, children }: { row: WaitingHorse; today: string; children: React.ReactNode }) {
+  const { save } = useEdits();
+  return (
+    <li>
+      <Link to={`/horses/${row.horse.id}`}>
+        <span className="strong">{row.horse.name}</span>
+        <span className="quiet waiting-yard">{row.yard.name}</span>
+      </Link>
+      <span className="waiting-side">
+        {children}
+        <Button
+          type="text"
+          size="small"
+          className="waiting-plan"
+          aria-label={`Plan ${row.horse.name} for today`}
+          onClick={() => void save(planVisit(row.horse, today, crypto.randomUUID()))}
+        >
+          Plan today
+        </Button>
+      </span>
+    </li>
+  );
+}

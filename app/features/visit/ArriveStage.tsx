@@ -1,0 +1,61 @@
+import { shortDay } from "~app/ui/days";
+import { cautionsAt } from "~core/caution/cautions";
+import { workInWords } from "~core/cycle/dueWords";
+import { CautionNote } from "./CautionNote";
+import { NoteField } from "./NoteField";
+import type { StageContext } from "./stageContext";
+import { StartPanel } from "./StartPanel";
+
+/** What was done last time, what was to be watched, how this horse is, and what the owner says. */
+export function ArriveStage(context: StageContext) {
+  const { visit, file, drafts } = context;
+  const last = file.visits.findLast((one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date);
+  return (
+    <div className="arrive">
+      <section className="arrive-brief">
+        <h2>Before you begin</h2>
+        {file.horse.habits && <p className="ember strong arrive-big">{file.horse.habits}</p>}
+        <p className="arrive-big">{last?.watch || "Nothing was left to watch."}</p>
+        <dl className="facts">
+          <dt>Last visit</dt>
+          <dd>{last ? shortDay(last.date) : "none yet"}</dd>
+          {last?.tell && (
+            <>
+              <dt>Told the owner</dt>
+              <dd>{last.tell}</dd>
+            </>
+          )}
+          <dt>Work</dt>
+          <dd>
+            {workInWords(file.horse.use)}, {file.horse.finish}
+          </dd>
+          <dt>At the yard</dt>
+          <dd>{[file.yard.person, file.yard.access].filter(Boolean).join(" · ") || "no note"}</dd>
+          {file.horse.notes && (
+            <>
+              <dt>Notes</dt>
+              <dd>{file.horse.notes}</dd>
+            </>
+          )}
+        </dl>
+        {visit.status === "planned" ? (
+          <StartPanel {...context} />
+        ) : (
+          <NoteField
+            visit={visit}
+            drafts={drafts}
+            path={["notes", "arrive"]}
+            stored={visit.notes.arrive ?? ""}
+            label="What the owner says, how the horse is today"
+            hint="Feed, illness, work, wet or dry ground, anything new"
+          />
+        )}
+      </section>
+      <aside>
+        {cautionsAt("arrive").map((caution) => (
+          <CautionNote key={caution.id} caution={caution} about={file.horse.habits && `${file.horse.id} ${file.horse.habits}`.slice(0, 90)} />
+        ))}
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import { useSettings } from "~app/ui/useWording";
+import { useEdits } from "~app/ui/useEdits";
+import type { Caution } from "~core/caution/cautions";
+
+interface CautionNoteProps {
+  caution: Caution;
+  /** What the caution is about here; when it changes, the caution speaks again. */
+  about: string;
+}
+
+/** A caution where its step is: said once in full, then one quiet line until something changes. */
+export function CautionNote({ caution, about }: CautionNoteProps) {
+  const settings = useSettings();
+  const { save } = useEdits();
+  const key = `${caution.id} ${about}`;
+  if (settings.cautionsRead.includes(key))
+    return (
+      <details className="caution-quiet">
+        <summary>Caution: {caution.title.toLowerCase()}</summary>
+        <CautionLines caution={caution} />
+      </details>
+    );
+  return (
+    <section className="caution" aria-label={`Caution: ${caution.title}`}>
+      <h2>{caution.title}</h2>
+      <CautionLines caution={caution} />
+      <button
+        type="button"
+        className="text-button"
+        onClick={() =>
+          void save({
+            table: "settings",
+            id: "settings",
+            path: ["cautionsRead"],
+            was: settings.cautionsRead,
+            now: [...settings.cautionsRead, key].slice(-200),
+            label: "caution read",
+          })
+        }
+      >
+        Read
+      </button>
+    </section>
+  );
+}
+
+const CautionLines = ({ caution }: { caution: Caution }) =>
+  caution.lines.map((line) => <p key={line}>{line}</p>);

@@ -1,0 +1,31 @@
+import { cautionsAt } from "~core/caution/cautions";
+import { STAGE_NAMES, type Stage } from "~core/record/visit";
+import { CautionNote } from "./CautionNote";
+import { NoteField } from "./NoteField";
+import type { StageContext } from "./stageContext";
+
+const HINTS: Partial<Record<Stage, string>> = {
+  watch: "Stance, hairline, how it lands, slides and breaks over; which foot, which way, on what ground",
+  read: "Wear of the old shoe, sole, frog, white line, heels, bars, cracks",
+  shoe: "Shoe, section, fit, breakover, traction",
+  set: "Nails, clenches, pads, packing",
+};
+
+/** A knot with a plain note. */
+export function NoteStage({ visit, drafts, stage }: StageContext) {
+  return (
+    <div className="note-stage">
+      <NoteField
+        visit={visit}
+        drafts={drafts}
+        path={["notes", stage]}
+        stored={visit.notes[stage] ?? ""}
+        label={STAGE_NAMES[stage]}
+        hint={HINTS[stage] ?? ""}
+      />
+      {cautionsAt(stage).map((caution) => (
+        <CautionNote key={caution.id} caution={caution} about="" />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,123 @@
+import { Button } from "antd";
+import { Link } from "react-router";
+import { shortDay } from "~app/ui/days";
+import { useEdits } from "~app/ui/useEdits";
+import { useSettings, useWording } from "~app/ui/useWording";
+import { dueReason } from "~core/cycle/dueWords";
+import { capWeeksOf, horseDue, horseOutlook, leftWith } from "~core/cycle/horseDue";
+import { LIMBS } from "~core/foot/limb";
+import { readAxis } from "~core/foot/axis";
+import type { FootValues, Measure } from "~core/foot/measures";
+import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { CUTS } from "~core/record/trim";
+import { NoteField } from "./NoteField";
+import { lengthInField } from "./measureText";
+import type { StageContext } from "./stageContext";
+
+/** What was done, what to watch, what to tell, and when to come back. */
+export function SignOffStage({ visit, file, drafts, feet }: StageContext) {
+  const wording = useWording();
+  const settings = useSettings();
+  const { save } = useEdits();
+  const noise = GENERAL_NOISE.value;
+  const readings = file.readings.filter((one) => one.date <= visit.date);
+  const outlooks = horseOutlook(file.horse, readings, settings);
+  const next = visit.status === "signed" && visit.next ? visit.next : horseDue(file.horse, visit.date, outlooks, settings);
+  const unmeasured = LIMBS.filter((limb) => Object.keys(feet[limb].values.after).length === 0);
+  const sign = () =>
+    save(
+      { table: "visits", id: visit.id, path: ["status"], was: visit.status, now: "signed", label: "sign off" },
+      { table: "visits", id: visit.id, path: ["signedAt"], was: visit.signedAt, now: new Date().toISOString(), label: "sign off" },
+      { table: "visits", id: visit.id, path: ["next"], was: visit.next, now: next, label: "sign off" },
+    );
+  const pair = (before: FootValues, after: FootValues, measure: Measure, show: (value: number) => string) =>
+    [before[measure]?.value, after[measure]?.value].map((value) => (value === undefined ? "–" : show(value))).join(" → ");
+  const axisWord = (values: FootValues) => {
+    const { dorsalAngle, pasternAngle } = values;
+    if (!dorsalAngle || !pasternAngle) return "–";
+    const axis = readAxis(dorsalAngle.value, pasternAngle.value, noise.angleDeg);
+    return axis.word === "straight" ? "straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`;
+  };
+  return (
+    <div className="sign-off">
+      <section className="due-card" aria-label="Next due">
+        <p className="quiet">{visit.status === "signed" ? "Signed off. Due again" : "Due again"}</p>
+        <p className="due-date">{shortDay(next.due)}</p>
+        <p>
+          day {next.day} · window opens {shortDay(next.windowStart)} · <b>{dueReason(next, file.horse, wording)}</b>
+        </p>
+        <p className="quiet">
+          Cap {capWeeksOf(file.horse, settings)} weeks.{" "}
+          {outlooks.map(({ growth, limb }) => `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? `${growth.observations} cycles` : "general value"})`).join("; ")}
+          .
+        </p>
+      </section>
+      <table className="sign-table">
+        <thead>
+          <tr>
+            <th scope="col">Foot</th>
+            <th scope="col">Dorsal angle</th>
+            <th scope="col">Toe length</th>
+            <th scope="col">Axis left</th>
+            <th scope="col">
+              Taken: heels {wording.side("medial")} / {wording.side("lateral")}, toe, dress
+            </th>
+            <th scope="col">By itself due</th>
+          </tr>
+        </thead>
+        <tbody>
+          {LIMBS.map((limb) => {
+            const { values, cuts } = feet[limb];
+            const outlook = outlooks.find((one) => one.limb === limb);
+            const due = outlook?.question?.last === visit.date ? outlook.due : undefined;
+            const taken = ["heelMedial", "heelLateral", "toe", "dress"] as const satisfies typeof CUTS;
+            return (
+              <tr key={limb}>
+                <th scope="row">{wording.limb(limb)}</th>
+                <td>{pair(values.before, values.after, "dorsalAngle", wording.angle)}</td>
+                <td>{pair(values.before, values.after, "toeLength", wording.length)}</td>
+                <td>{axisWord(leftWith({ date: visit.date, ...values }))}</td>
+                <td>
+                  {taken.every((cut) => cuts[cut] === undefined)
+                    ? "nothing noted"
+                    : taken.map((cut) => (cuts[cut] === undefined ? "–" : lengthInField(cuts[cut], wording, cuts[cut] % 1 === 0 ? 0 : 1))).join(" / ")}
+                </td>
+                <td>{due ? `${shortDay(due.due)} · ${due.reason}` : "not measured"}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <div className="sign-notes">
+        <NoteField visit={visit} drafts={drafts} path={["watch"]} stored={visit.watch} label="Watch next time" hint="What to look at first" />
+        <NoteField visit={visit} drafts={drafts} path={["tell"]} stored={visit.tell} label="Tell the owner" hint="What was done, left alone and why" />
+        <NoteField visit={visit} drafts={drafts} path={["notes", "sign-off"]} stored={visit.notes["sign-off"] ?? ""} label="For the vet, or for yourself" hint="Anything else" />
+      </div>
+      {visit.status === "signed" ? (
+        <p className="sign-actions">
+          <Link className="go-link" to="/">
+            Back to Today
+          </Link>
+          <Link className="link" to={`/horses/${file.horse.id}`}>
+            {file.horse.name}’s page
+          </Link>
+          <Button onClick={() => void save({ table: "visits", id: visit.id, path: ["status"], was: "signed", now: "open", label: "open again" })}>
+            Open it again
+          </Button>
+        </p>
+      ) : (
+        <div className="sign-actions">
+          <Button type="primary" size="large" onClick={() => void sign()}>
+            Sign off
+          </Button>
+          {unmeasured.length > 0 && (
+            <p className="quiet">
+              Not measured after the trim: {unmeasured.map((limb) => wording.limb(limb)).join(", ")}. It can be signed so;
+              those feet count with what was measured before, or by the cap alone.
+            </p>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

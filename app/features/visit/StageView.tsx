@@ -1,0 +1,26 @@
+import { ArriveStage } from "./ArriveStage";
+import { MeasureStage } from "./MeasureStage";
+import { NoteStage } from "./NoteStage";
+import { SignOffStage } from "./SignOffStage";
+import type { StageContext } from "./stageContext";
+import { StartPanel } from "./StartPanel";
+import { TrimStage } from "./TrimStage";
+
+/** The stage that the address names. Before a visit is started there is only the way in. */
+export function StageView(context: StageContext) {
+  const { stage, limb, visit } = context;
+  if (stage === "arrive") return <ArriveStage {...context} />;
+  if (visit.status === "planned") return <StartPanel {...context} />;
+  switch (stage) {
+    case "survey":
+      return <MeasureStage key={`before ${limb}`} {...context} moment="before" />;
+    case "recheck":
+      return <MeasureStage key={`after ${limb}`} {...context} moment="after" />;
+    case "trim":
+      return <TrimStage key={limb} {...context} />;
+    case "sign-off":
+      return <SignOffStage {...context} />;
+    default:
+      return <NoteStage key={stage} {...context} stage={stage} />;
+  }
+}

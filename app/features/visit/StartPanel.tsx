@@ -1,0 +1,23 @@
+import { Button } from "antd";
+import { useEdits } from "~app/ui/useEdits";
+import { startVisit } from "~core/record/planVisit";
+import type { StageContext } from "./stageContext";
+
+/** Opens a planned visit; from then on every keystroke is kept with it. */
+export function StartPanel({ visit, today, file, goTo }: StageContext) {
+  const { save } = useEdits();
+  return (
+    <div className="start-panel">
+      <Button
+        type="primary"
+        size="large"
+        onClick={async () => {
+          await save(...startVisit(visit, today));
+          goTo({ stage: "survey" });
+        }}
+      >
+        Start the visit to {file.horse.name}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+import { useRef } from "react";
+import { Link, Outlet, useNavigate, useParams, useRouteLoaderData, useSearchParams } from "react-router";
+import type { HorseFile } from "~app/data/queries";
+import type { Round } from "~app/data/session";
+import { shortDay } from "~app/ui/days";
+import { RoundNote } from "~app/ui/Frame";
+import { SaveLine } from "~app/ui/SaveLine";
+import { useShortcuts } from "~app/ui/useShortcuts";
+import { daysBetween } from "~core/calendar/date";
+import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
+import { LIMBS, type Limb } from "~core/foot/limb";
+import { STAGE_NAMES, STAGES, type Stage, type Visit } from "~core/record/visit";
+import { FootChooser } from "./FootChooser";
+import { PlumbLine } from "./PlumbLine";
+import type { StageContext } from "./stageContext";
+import "./visit.css";
+
+interface ShellProps {
+  visit: Visit;
+  file: HorseFile;
+  drafts: Record<string, string>;
+  today: string;
+}
+
+/** Stages that are done foot by foot. */
+const BY_FOOT: readonly Stage[] = ["survey", "trim", "recheck"];
+const SWIPE_PX = 70;
+
+/** The frame of a visit: the plumb line with its nine knots, the horse, the four feet, the stage. */
+export function VisitShell({ visit, file, drafts, today }: ShellProps) {
+  const params = useParams();
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const round = (useRouteLoaderData("root") as { round: Round } | undefined)?.round ?? "own";
+  const stage = STAGES.find((one) => one === params["stage"]) ?? "arrive";
+  const limb = LIMBS.find((one) => one === search.get("foot")) ?? "LF";
+  const goTo: StageContext["goTo"] = (place) =>
+    void navigate(`/visits/${visit.id}/${place.stage ?? stage}?foot=${place.limb ?? limb}`);
+  const step = (by: 1 | -1) => {
+    const next = STAGES[STAGES.indexOf(stage) + by];
+    if (next) goTo({ stage: next });
+  };
+  const shortcuts = Object.fromEntries(
+    LIMBS.flatMap((one, index) => ["", "alt+"].map((prefix) => [`${prefix}${index + 1}`, () => goTo({ limb: one })])),
+  ) as Record<string, () => void>;
+  useShortcuts({ ...shortcuts, "[": () => step(-1), "]": () => step(1) });
+  const swipe = useSwipe(step);
+
+  const feet = Object.fromEntries(
+    LIMBS.map((one) => [one, visitFoot(visit, one, file.readings, file.trims)]),
+  ) as Record<Limb, VisitFoot>;
+  const last = file.visits.findLast((one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date);
+  const context: StageContext = { visit, file, drafts, today, stage, limb, feet, goTo };
+  const day = last && daysBetween(last.date, visit.status === "planned" ? today : visit.date);
+  return (
+    <div className="visit">
+      <PlumbLine visit={visit} stage={stage} limb={limb} feet={feet}>
+        <SaveLine />
+        <RoundNote round={round} />
+      </PlumbLine>
+      <div className="visit-main" {...swipe}>
+        <header className="visit-head">
+          <Link to="/" className="visit-back" aria-label="Leave the visit, back to Today">
+            ‹
+          </Link>
+          <div className="visit-who">
+            <h1>
+              <Link to={`/horses/${file.horse.id}`}>{file.horse.name}</Link>
+              <span className="visit-stage-name"> · {STAGE_NAMES[stage]}</span>
+            </h1>
+            <p className="quiet">
+              {file.yard.name} · {file.horse.kind}, {file.horse.massKg} kg
+              {last && day !== undefined && ` · day ${day}${last.next ? ` of ${last.next.day}` : ""} · last ${shortDay(last.date)}`}
+            </p>
+          </div>
+          <div className="stage-steps">
+            <button type="button" aria-label="Stage before" disabled={stage === STAGES[0]} onClick={() => step(-1)}>
+              ‹
+            </button>
+            <span>
+              {STAGES.indexOf(stage) + 1} of {STAGES.length}
+            </span>
+            <button type="button" aria-label="Stage after" disabled={stage === STAGES.at(-1)} onClick={() => step(1)}>
+              ›
+            </button>
+          </div>
+          {BY_FOOT.includes(stage) && <FootChooser {...context} />}
+        </header>
+        <main className="visit-stage" id="work" tabIndex={-1}>
+          <Outlet context={context} />
+        </main>
+      </div>
+    </div>
+  );
+}
+
+/** A sideways stroke of the finger turns the stage; strokes that start in a field or slider are left alone. */
+function useSwipe(step: (by: 1 | -1) => void) {
+  const start = useRef<{ x: number; y: number } | undefined>(undefined);
+  return {
+    onTouchStart: (event: React.TouchEvent) => {
+      const touch = event.touches[0];
+      const inControl = (event.target as HTMLElement).closest("input, textarea, .pad, .ant-slider");
+      start.current = touch && !inControl ? { x: touch.clientX, y: touch.clientY } : undefined;
+    },
+    onTouchEnd: (event: React.TouchEvent) => {
+      const touch = event.changedTouches[0];
+      if (!touch || !start.current) return;
+      const dx = touch.clientX - start.current.x;
+      const dy = touch.clientY - start.current.y;
+      start.current = undefined;
+      if (Math.abs(dx) > SWIPE_PX && Math.abs(dx) > 2 * Math.abs(dy)) step(dx < 0 ? 1 : -1);
+    },
+  };
+}

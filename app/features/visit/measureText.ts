@@ -1,0 +1,30 @@
+import { checkMeasure, MEASURE_FACTS, type Measure, type Measured, type Source } from "~core/foot/measures";
+import { ok, type Result } from "~core/result";
+import { parseAngle } from "~core/units/angle";
+import { formatLength, parseLength } from "~core/units/length";
+import type { Wording } from "~core/units/wording";
+
+/** A length as it stands in a field: without its unit. */
+export const lengthInField = (mm: number, wording: Wording, decimals = 0): string =>
+  formatLength(mm, wording.unit, wording.fraction, decimals).replace(/ (mm|in)$/, "");
+
+/** A measure as it stands in its field: the number alone, in the user's unit. */
+export function showMeasured(measure: Measure, value: number, wording: Wording): string {
+  if (MEASURE_FACTS[measure].kind === "length") return lengthInField(value, wording);
+  return String(Math.round(value * 10) / 10);
+}
+
+/** Reads what was typed for a measure; an emptied field takes the value away. */
+export function readMeasured(
+  measure: Measure,
+  text: string,
+  wording: Wording,
+  source: Source | undefined,
+): Result<Measured | undefined> {
+  if (text.trim() === "") return ok(undefined);
+  const { kind, usualSource } = MEASURE_FACTS[measure];
+  const read = kind === "angle" ? parseAngle(text) : parseLength(text, wording.unit);
+  if (!read.ok) return read;
+  const checked = checkMeasure(measure, read.value);
+  return checked.ok ? ok({ value: checked.value, source: source ?? usualSource }) : checked;
+}

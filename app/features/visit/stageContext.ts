@@ -1,0 +1,16 @@
+import type { HorseFile } from "~app/data/queries";
+import type { VisitFoot } from "~core/cycle/visitFoot";
+import type { Limb } from "~core/foot/limb";
+import type { Stage, Visit } from "~core/record/visit";
+
+/** What every stage of a visit is handed. */
+export interface StageContext {
+  visit: Visit;
+  file: HorseFile;
+  drafts: Record<string, string>;
+  today: string;
+  stage: Stage;
+  limb: Limb;
+  feet: Record<Limb, VisitFoot>;
+  goTo: (place: { stage?: Stage; limb?: Limb }) => void;
+}

@@ -1,0 +1,127 @@
+import { App as AntApp, ConfigProvider } from "antd";
+import { lazy, Suspense, useEffect, useState } from "react";
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useNavigate,
+  useRevalidator,
+} from "react-router";
+import { horseNames, readSettings } from "./data/queries";
+import { session } from "./data/session";
+import { storageTrouble } from "./data/trouble";
+import { ConflictDialog } from "./ui/ConflictDialog";
+import { CrashPage } from "./ui/CrashPage";
+import { FailureBar } from "./ui/FailureBar";
+import { Mark } from "./ui/Mark";
+import { antTheme } from "./ui/theme";
+import { TOKEN_CSS } from "./ui/tokens";
+import { useEdits } from "./ui/useEdits";
+import { useShortcuts } from "./ui/useShortcuts";
+import { UpdateBar } from "./ui/UpdateBar";
+import type { Route } from "./+types/root";
+import "./ui/global.css";
+
+const CommandFinder = lazy(() => import("./ui/CommandFinder"));
+const ShortcutHelp = lazy(() => import("./ui/ShortcutHelp"));
+
+/** No other origin is ever talked to; the browser is told so as well. */
+const POLICY =
+  "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; worker-src 'self' blob:; object-src 'none'; base-uri 'self'; form-action 'self'";
+
+export async function clientLoader() {
+  const [settings, horses] = await Promise.all([readSettings(), horseNames()]);
+  return {
+    settings,
+    round: session.round,
+    horses: horses.map(({ id, name, yardId }) => ({ id, name, yardId })),
+  };
+}
+
+export function Layout({ children }: { children: React.ReactNode }) {
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover" />
+        <meta httpEquiv="Content-Security-Policy" content={POLICY} />
+        <meta name="theme-color" content="#F4F0E8" />
+        <title>Plumbline</title>
+        <link rel="icon" href="/mark.svg" type="image/svg+xml" />
+        <link rel="manifest" href="/plumbline.webmanifest" />
+        <style>{TOKEN_CSS}</style>
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export function HydrateFallback() {
+  return (
+    <div className="opening" style={{ display: "grid", placeItems: "center", minHeight: "100dvh" }}>
+      <Mark size={64} />
+    </div>
+  );
+}
+
+export default function Root({ loaderData }: Route.ComponentProps) {
+  const { settings, horses } = loaderData;
+  const [open, setOpen] = useState<"find" | "help" | undefined>();
+  const { revalidate } = useRevalidator();
+  const navigate = useNavigate();
+  const { save, undo } = useEdits();
+  useEffect(() => session.onOthersChange(() => void revalidate()), [revalidate]);
+  useEffect(() => {
+    document.documentElement.dataset["theme"] = settings.theme;
+  }, [settings.theme]);
+  useShortcuts({
+    "/": () => setOpen("find"),
+    "ctrl+k": () => setOpen("find"),
+    "?": () => setOpen("help"),
+    u: () =>
+      void save({
+        table: "settings",
+        id: "settings",
+        path: ["unit"],
+        was: settings.unit,
+        now: settings.unit === "mm" ? "in" : "mm",
+        label: "units",
+      }),
+    "g t": () => void navigate("/"),
+    "g h": () => void navigate("/horses"),
+    "g b": () => void navigate("/files"),
+    "g c": () => void navigate("/cautions"),
+    "g s": () => void navigate("/settings"),
+    "ctrl+z": () => void undo(),
+  });
+  const close = () => setOpen(undefined);
+  return (
+    <ConfigProvider theme={antTheme(settings.theme)} wave={{ disabled: true }}>
+      <AntApp component={false}>
+        <FailureBar />
+        <UpdateBar />
+        <Outlet context={{ find: () => setOpen("find") }} />
+        <ConflictDialog />
+        <Suspense>
+          {open === "find" && <CommandFinder horses={horses} onClose={close} onHelp={() => setOpen("help")} />}
+          {open === "help" && <ShortcutHelp onClose={close} />}
+        </Suspense>
+      </AntApp>
+    </ConfigProvider>
+  );
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  if (isRouteErrorResponse(error))
+    return <CrashPage title="This page is not there" text={error.statusText || "The address leads nowhere."} />;
+  return <CrashPage title="This went wrong" text={storageTrouble(error)} />;
+}

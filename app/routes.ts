@@ -1,0 +1,20 @@
+import { index, layout, route, type RouteConfig } from "@react-router/dev/routes";
+
+export default [
+  layout("routes/frame.tsx", [
+    index("routes/today.tsx"),
+    route("horses", "routes/horses.tsx"),
+    route("horses/new", "routes/horse-new.tsx"),
+    route("horses/:horseId", "routes/horse.tsx"),
+    route("horses/:horseId/edit", "routes/horse-edit.tsx"),
+    route("files", "routes/files.tsx"),
+    route("cautions", "routes/cautions.tsx"),
+    route("settings", "routes/settings.tsx"),
+    route("*", "routes/not-found.tsx"),
+  ]),
+  route("visits/:visitId", "routes/visit.tsx", [
+    index("routes/visit-start.tsx"),
+    route(":stage", "routes/visit-stage.tsx"),
+  ]),
+  route("edits", "routes/edits.tsx"),
+] satisfies RouteConfig;

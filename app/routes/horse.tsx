@@ -1,0 +1,17 @@
+import { data } from "react-router";
+import { readHorseFile } from "~app/data/queries";
+import { HorseView } from "~app/features/horse/HorseView";
+import { todayHere } from "~app/ui/days";
+import type { Route } from "./+types/horse";
+
+export async function clientLoader({ params }: Route.ClientLoaderArgs) {
+  const file = await readHorseFile(params.horseId);
+  if (!file) throw data(null, { status: 404, statusText: "There is no such horse in this round." });
+  return { file, today: todayHere() };
+}
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.file.horse.name ?? "Horse"} · Plumbline` }];
+
+export default function HorseRoute({ loaderData }: Route.ComponentProps) {
+  return <HorseView key={loaderData.file.horse.id} {...loaderData} />;
+}

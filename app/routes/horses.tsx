@@ -1,0 +1,15 @@
+import { feetByHorse, readRoster } from "~app/data/queries";
+import { HorsesView } from "~app/features/horses/HorsesView";
+import { todayHere } from "~app/ui/days";
+import type { Route } from "./+types/horses";
+
+export async function clientLoader() {
+  const { rows, yards } = await readRoster();
+  return { rows, yards, feet: await feetByHorse(rows), today: todayHere() };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Horses · Plumbline" }];
+
+export default function HorsesRoute({ loaderData }: Route.ComponentProps) {
+  return <HorsesView {...loaderData} />;
+}

@@ -1,0 +1,38 @@
+import { theme, type ThemeConfig } from "antd";
+import { FACE, TOKENS, type ThemeName } from "./tokens";
+
+/** Ant Design dressed in the house's tokens. */
+export function antTheme(name: ThemeName): ThemeConfig {
+  const tokens = TOKENS[name];
+  const barn = name === "barn";
+  return {
+    algorithm: barn ? theme.darkAlgorithm : theme.defaultAlgorithm,
+    token: {
+      fontFamily: FACE,
+      fontSize: barn ? 17 : 15,
+      colorPrimary: tokens.verdigris,
+      colorInfo: tokens.verdigris,
+      colorLink: tokens.verdigris,
+      colorError: tokens.ember,
+      colorWarning: tokens.brass,
+      colorSuccess: tokens.verdigris,
+      colorText: tokens.ink,
+      colorTextSecondary: tokens.quiet,
+      colorTextDescription: tokens.quiet,
+      colorTextPlaceholder: tokens.quiet,
+      colorBgBase: tokens.sheet,
+      colorBgContainer: tokens.sheet,
+      colorBgLayout: tokens.paper,
+      colorBgElevated: tokens.sheet,
+      colorBorder: tokens.rule,
+      colorBorderSecondary: tokens.rule,
+      borderRadius: 6,
+      controlHeight: 44,
+      motionDurationMid: "0.12s",
+    },
+    components: {
+      Button: { primaryColor: tokens.onVerdigris, fontWeight: 600, primaryShadow: "none", defaultShadow: "none" },
+      Segmented: { itemSelectedBg: tokens.ink, itemSelectedColor: tokens.sheet, trackBg: tokens.sheet },
+    },
+  };
+}

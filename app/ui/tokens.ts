@@ -1,0 +1,75 @@
+/** The colours of the house, once for both themes. */
+export interface Tokens {
+  paper: string;
+  sheet: string;
+  ink: string;
+  quiet: string;
+  rule: string;
+  verdigris: string;
+  onVerdigris: string;
+  brass: string;
+  brassInk: string;
+  window: string;
+  ember: string;
+  horn: string;
+  hornDark: string;
+  hornEdge: string;
+  limb: string;
+  sole: string;
+  frog: string;
+}
+
+export type ThemeName = "paper" | "barn";
+
+export const TOKENS: Record<ThemeName, Tokens> = {
+  paper: {
+    paper: "#F4F0E8",
+    sheet: "#FFFDF8",
+    ink: "#23272B",
+    quiet: "#5E625F",
+    rule: "#D8D1C3",
+    verdigris: "#1E6B63",
+    onVerdigris: "#FFFDF8",
+    brass: "#9A6B16",
+    brassInk: "#7F5608",
+    window: "#F0DFB4",
+    ember: "#B5401F",
+    horn: "#B9AA8D",
+    hornDark: "#857C6A",
+    hornEdge: "#BDB29C",
+    limb: "#EDE5D6",
+    sole: "#EFE8DA",
+    frog: "#CDBFA4",
+  },
+  barn: {
+    paper: "#101211",
+    sheet: "#191C1A",
+    ink: "#F7F2E6",
+    quiet: "#C3BFB2",
+    rule: "#454843",
+    verdigris: "#6FD3C4",
+    onVerdigris: "#0C1211",
+    brass: "#EDBB55",
+    brassInk: "#EDBB55",
+    window: "#5C4A1E",
+    ember: "#FF9470",
+    horn: "#8B7C60",
+    hornDark: "#C2AE88",
+    hornEdge: "#6E6452",
+    limb: "#3A352C",
+    sole: "#4A4335",
+    frog: "#6C5F49",
+  },
+};
+
+const kebab = (name: string): string => name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
+
+const rules = (theme: ThemeName): string =>
+  Object.entries(TOKENS[theme])
+    .map(([name, value]) => `--${kebab(name)}:${value}`)
+    .join(";");
+
+/** The tokens as custom properties; the theme is an attribute of the page. */
+export const TOKEN_CSS = `:root{color-scheme:light;${rules("paper")}}:root[data-theme="barn"]{color-scheme:dark;${rules("barn")}}`;
+
+export const FACE = '"Archivo Variable", "Archivo", "Helvetica Neue", Arial, sans-serif';

@@ -1,0 +1,108 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { Issue, Result } from "~core/result";
+import { dropDraft, keepDraft } from "../data/drafts";
+
+/** A field whose every keystroke is kept: how its value is stored, shown and read back. */
+export interface DraftedField<T> {
+  draftKey: string;
+  /** Text left over from a sitting that broke off. */
+  draft: string | undefined;
+  stored: T | undefined;
+  show: (value: T) => string;
+  /** Reads what was typed; undefined means the field is to be empty. */
+  read: (text: string) => Result<T | undefined>;
+  keep: (was: T | undefined, now: T | undefined) => void;
+}
+
+interface Typing<T> {
+  text: string;
+  issue?: Issue | undefined;
+  /** Kept, and shown until the record comes back with it. */
+  settled?: { value: T | undefined };
+}
+
+/**
+ * Text fields over records. What is typed is a draft at once and becomes a value when the field is left; what cannot
+ * be read stays as it was typed, with the reason, and stays a draft. Leaving the screen settles everything.
+ */
+export function useDraftedFields<Name extends string, T>(fields: Record<Name, DraftedField<T>>) {
+  const [typing, setTyping] = useState<Partial<Record<Name, Typing<T>>>>(() => {
+    const found: Partial<Record<Name, Typing<T>>> = {};
+    for (const name of Object.keys(fields) as Name[]) {
+      const { draft, read } = fields[name];
+      if (draft === undefined) continue;
+      const result = read(draft);
+      found[name] = { text: draft, issue: result.ok ? undefined : result.issues[0] };
+    }
+    return found;
+  });
+  const latest = useRef({ fields, typing });
+  useEffect(() => {
+    latest.current = { fields, typing };
+  });
+
+  const put = useCallback((name: Name, next: Typing<T> | undefined) => {
+    latest.current = { ...latest.current, typing: { ...latest.current.typing, [name]: next } };
+    setTyping(latest.current.typing);
+  }, []);
+
+  const type = useCallback(
+    (name: Name, text: string) => {
+      void keepDraft(latest.current.fields[name].draftKey, text);
+      put(name, { text });
+    },
+    [put],
+  );
+
+  /** Turns what was typed into a value; false when it cannot be read. */
+  const settle = useCallback(
+    (name: Name): boolean => {
+      const field = latest.current.fields[name];
+      const now = latest.current.typing[name];
+      if (!now || now.settled) return true;
+      const result = field.read(now.text);
+      if (!result.ok) {
+        put(name, { text: now.text, issue: result.issues[0] });
+        return false;
+      }
+      void dropDraft(field.draftKey);
+      if (same(result.value, field.stored)) put(name, undefined);
+      else {
+        put(name, { text: now.text, settled: { value: result.value } });
+        field.keep(field.stored, result.value);
+      }
+      return true;
+    },
+    [put],
+  );
+
+  const forget = useCallback(
+    (name: Name) => {
+      void dropDraft(latest.current.fields[name].draftKey);
+      put(name, undefined);
+    },
+    [put],
+  );
+
+  useEffect(
+    () => () => {
+      for (const name of Object.keys(latest.current.typing) as Name[]) settle(name);
+    },
+    [settle],
+  );
+
+  const view = (name: Name) => {
+    const field = fields[name];
+    const now = typing[name];
+    if (now?.settled && !same(now.settled.value, field.stored))
+      return { text: now.settled.value === undefined ? "" : field.show(now.settled.value), value: now.settled.value, typed: false, issue: undefined };
+    if (!now || now.settled)
+      return { text: field.stored === undefined ? "" : field.show(field.stored), value: field.stored, typed: false, issue: undefined };
+    const read = field.read(now.text);
+    return { text: now.text, value: read.ok ? read.value : field.stored, typed: true, issue: now.issue };
+  };
+
+  return { view, type, settle, forget };
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);

@@ -1,0 +1,26 @@
+import { useCallback } from "react";
+import { useSubmit, type SubmitTarget } from "react-router";
+import type { Edit } from "~core/record/edit";
+
+/** What the edits route understands. */
+export type EditRequest = { kind: "save"; edits: Edit[] } | { kind: "undo" };
+
+/** Sends edits to the one action that keeps them; every loader on screen reads anew afterwards. */
+export function useEdits() {
+  const submit = useSubmit();
+  const send = useCallback(
+    (request: EditRequest) =>
+      submit(request as unknown as SubmitTarget, {
+        method: "post",
+        action: "/edits",
+        encType: "application/json",
+        navigate: false,
+        fetcherKey: crypto.randomUUID(),
+      }),
+    [submit],
+  );
+  return {
+    save: useCallback((...edits: Edit[]) => send({ kind: "save", edits }), [send]),
+    undo: useCallback(() => send({ kind: "undo" }), [send]),
+  };
+}

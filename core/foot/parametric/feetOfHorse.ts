@@ -1,0 +1,29 @@
+import { footHistory, leftWith, type FootVisit } from "../../cycle/horseDue";
+import type { Horse } from "../../record/horse";
+import type { Reading } from "../../record/reading";
+import { LIMBS, type Limb } from "../limb";
+import type { FootValues } from "../measures";
+import { fitFoot, ordinaryFoot, type FittedFoot } from "./fit";
+import type { FootParameters } from "./parameters";
+
+/** The foot to start a drawing from: as the last visit left it, else an ordinary one for this animal. */
+export function baseFoot(horse: Horse, limb: Limb, last: FootVisit | undefined): FootParameters {
+  return fitFoot(leftWith(last), ordinaryFoot(limb, horse)).foot;
+}
+
+/** The foot that shows these values, filled up from how the last visit left it; what is only a guess is named. */
+export function footToday(horse: Horse, limb: Limb, values: FootValues, last: FootVisit | undefined): FittedFoot {
+  return fitFoot(values, baseFoot(horse, limb, last));
+}
+
+/** The feet that were measured, as the last of these readings left them. */
+export type FeetOfHorse = Partial<Record<Limb, FootParameters>>;
+
+export function feetOfHorse(horse: Horse, readings: readonly Reading[]): FeetOfHorse {
+  const feet: FeetOfHorse = {};
+  for (const limb of LIMBS) {
+    const last = footHistory(readings, limb).at(-1);
+    if (Object.keys(leftWith(last)).length > 0) feet[limb] = baseFoot(horse, limb, last);
+  }
+  return feet;
+}

@@ -1,0 +1,33 @@
+// After the build: the offline worker with every file of it, and compressed copies for the server.
+import { readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { brotliCompressSync, constants, gzipSync } from "node:zlib";
+import { generateSW } from "workbox-build";
+
+const CLIENT = "build/client";
+const LARGEST_FILE = 8 * 1024 * 1024;
+
+const { count, size, warnings } = await generateSW({
+  globDirectory: CLIENT,
+  globPatterns: ["**/*.{html,js,css,woff2,svg,webmanifest}"],
+  swDest: join(CLIENT, "offline.js"),
+  mode: "production",
+  inlineWorkboxRuntime: true,
+  sourcemap: false,
+  maximumFileSizeToCacheInBytes: LARGEST_FILE,
+  navigateFallback: "/index.html",
+  dontCacheBustURLsMatching: /^assets\//,
+  cleanupOutdatedCaches: true,
+  clientsClaim: true,
+  skipWaiting: false,
+});
+if (warnings.length > 0) throw new Error(`offline worker: ${warnings.join("; ")}`);
+console.log(`offline: ${count} files, ${(size / 1e6).toFixed(1)} MB`);
+
+for (const name of readdirSync(CLIENT, { recursive: true })) {
+  const path = join(CLIENT, name.toString());
+  if (!/\.(js|css|html|svg|webmanifest)$/.test(path) || statSync(path).size < 1024) continue;
+  const content = readFileSync(path);
+  writeFileSync(`${path}.gz`, gzipSync(content, { level: 9 }));
+  writeFileSync(`${path}.br`, brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
+}
