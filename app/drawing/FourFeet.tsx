@@ -1,5 +1,5 @@
 import { groundOutline } from "~core/foot/parametric/outline";
-import type { FootParameters } from "~core/foot/parametric/parameters";
+import { corYOf, type FootParameters } from "~core/foot/parametric/parameters";
 import { lateralOnScreen, LIMBS, type Limb } from "~core/foot/limb";
 import { pathThrough } from "./path";
 import "./fourFeet.css";
@@ -7,7 +7,9 @@ import "./fourFeet.css";
 /** Fronts ahead of hinds, left on the left: the horse from above, head up. */
 const PLACES: Record<Limb, readonly [number, number]> = { LF: [0, 0], RF: [1, 0], LH: [0, 1], RH: [1, 1] };
 /** Millimetres of ground that one cell of the little figure stands for. */
-const CELL_MM = 190;
+const CELL_MM = 170;
+/** The open back of the foot, as a part of the way to the centre of rotation. Drawing only. */
+const NOTCH_PART = 0.42;
 
 interface FourFeetProps {
   feet: Partial<Record<Limb, FootParameters>>;
@@ -28,8 +30,9 @@ export function FourFeet({ feet, flagged, title }: FourFeetProps) {
         if (!foot) return <circle key={limb} className="unknown" cx={centreX} cy={baseY - 70} r={34} />;
         const side = lateralOnScreen(limb, "above");
         const points = groundOutline(foot).map(([x, y]) => [centreX + side * x, baseY - y] as const);
+        const notch = `L${centreX},${baseY - corYOf(foot) * NOTCH_PART}`;
         return (
-          <path key={limb} className={limb === flagged ? "flagged" : ""} d={`${pathThrough(points, "smooth")} Z`} />
+          <path key={limb} className={limb === flagged ? "flagged" : ""} d={`${pathThrough(points, "smooth")} ${notch} Z`} />
         );
       })}
     </svg>

@@ -46,12 +46,15 @@ export function SideView({ foot, ghost, wording, guess, labels = true, title }: 
     <svg
       className={`drawing${guess ? " drawing-guess" : ""}`}
       viewBox={`${left} ${-top} ${width} ${top + MARGIN.below}`}
-      style={{ flex: `${width} 1 0`, aspectRatio: `${width} / ${top + MARGIN.below}` }}
+      style={{ width: `calc(${width} * var(--mm))`, aspectRatio: `${width} / ${top + MARGIN.below}` }}
       role="img"
       aria-label={title}
     >
-      <path className="limb" d={pathThrough(figure.limb.map(at), "closed")} />
+      <path className="limb" d={limbPath(figure, at)} />
       <path className="horn" d={hoofPath(figure, at)} />
+      {RING_PARTS.map((part) => (
+        <path key={part} className="ring" d={ringPath(figure, at, part)} />
+      ))}
       <path className="hairline" d={hairlinePath(figure, at)} />
       {before && <path className="before" d={hoofPath(before, at)} />}
       <path className="pastern-line" d={pathThrough(figure.pasternLine.map(at), "straight")} />
@@ -91,6 +94,24 @@ const hairlineCurve = (figure: SideFigure, at: (point: Vector) => Vector): strin
 function hoofPath(figure: SideFigure, at: (point: Vector) => Vector): string {
   const [heel, hairHeel, , mid, toe] = figure.hoof.map(at) as [Vector, Vector, Vector, Vector, Vector];
   return `M${heel} L${hairHeel} ${hairlineCurve(figure, at)} L${mid} L${toe} Z`;
+}
+
+/** Faint growth rings: the hairline carried down the wall. Drawing only. */
+const RING_PARTS = [0.3, 0.6];
+
+function ringPath(figure: SideFigure, at: (point: Vector) => Vector, part: number): string {
+  const [heel, hairHeel, hairToe, , toe] = figure.hoof as [Vector, Vector, Vector, Vector, Vector];
+  const between = (a: Vector, b: Vector): Vector => [a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part];
+  const [back, front] = [between(hairHeel, heel), between(hairToe, toe)];
+  const bend = at([back[0] * 0.55 + front[0] * 0.45, back[1] * 0.35 + front[1] * 0.65 + 1]);
+  return `M${at(back)} Q${bend} ${at(front)}`;
+}
+
+/** Pastern and bulbs: the front straight, the back hollow above the bulb. */
+function limbPath(figure: SideFigure, at: (point: Vector) => Vector): string {
+  const [front, top, topBack, hollow, bulb, hairHeel] = figure.limb.map(at) as [Vector, Vector, Vector, Vector, Vector, Vector];
+  const swell: Vector = [bulb[0] * 1.5 - hairHeel[0] * 0.5, bulb[1] * 0.6 + hairHeel[1] * 0.4];
+  return `M${front} L${top} L${topBack} Q${hollow} ${bulb} Q${swell} ${hairHeel} ${hairlineCurve(figure, at)} Z`;
 }
 
 const hairlinePath = (figure: SideFigure, at: (point: Vector) => Vector): string =>

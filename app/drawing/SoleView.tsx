@@ -31,7 +31,7 @@ export function SoleView({ foot, ghost, wording, guess, labels = true, title }: 
     <svg
       className={`drawing${guess ? " drawing-guess" : ""}`}
       viewBox={`${-half} ${-top} ${2 * half} ${height}`}
-      style={{ flex: `${2 * half} 1 0`, aspectRatio: `${2 * half} / ${height}` }}
+      style={{ width: `calc(${2 * half} * var(--mm))`, aspectRatio: `${2 * half} / ${height}` }}
       role="img"
       aria-label={title}
     >

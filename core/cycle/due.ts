@@ -63,15 +63,34 @@ function stateAfter(foot: Omit<DueQuestion, "capWeeks" | "toeTarget">, days: num
   };
 }
 
-/** Toe length and axis `days` after the trim with the central 80 % band (mean +- 1.28 sd). The pastern stays put. */
-export function forecastFoot(foot: Omit<DueQuestion, "capWeeks" | "toeTarget">, days: number): FootForecast {
+/** Within-subject sd of the reading that a forecast starts from. */
+interface StartNoise {
+  toeSd: number;
+  axisSd: number;
+}
+
+/**
+ * Toe length and axis `days` after the trim with the central 80 % band (mean +- 1.28 sd). The pastern stays put.
+ *
+ * The spread is that of the rate and, in quadrature, of the reading it starts from: however well a foot's growth is
+ * known, its length today was measured once. The due date itself uses the rate alone.
+ */
+export function forecastFoot(
+  foot: Omit<DueQuestion, "capWeeks" | "toeTarget">,
+  days: number,
+  start: StartNoise = { toeSd: 0, axisSd: 0 },
+): FootForecast {
   const { toe, axis } = stateAfter(foot, days);
-  const band = ({ mean, sd }: { mean: number; sd: number }): Band => ({
+  const band = (mean: number, sd: number): Band => ({
     mean,
     low: mean - Z_CENTRAL_80 * sd,
     high: mean + Z_CENTRAL_80 * sd,
   });
-  return { day: days, toeLength: band(toe), axis: band(axis) };
+  return {
+    day: days,
+    toeLength: band(toe.mean, Math.hypot(toe.sd, start.toeSd)),
+    axis: band(axis.mean, Math.hypot(axis.sd, start.axisSd)),
+  };
 }
 
 /**

@@ -113,5 +113,9 @@ export function horseDue(horse: Horse, last: string, outlooks: readonly FootOutl
 }
 
 /** The forecast of a foot at `days` after its last visit, if it was measured then. */
-export const outlookAfter = (outlook: FootOutlook, days: number): FootForecast | undefined =>
-  outlook.question && forecastFoot(outlook.question, days);
+export function outlookAfter(outlook: FootOutlook, days: number, noise = GENERAL_NOISE.value): FootForecast | undefined {
+  if (!outlook.question) return undefined;
+  const angleSd = sdOfSmallestChange(noise.angleDeg);
+  const start = { toeSd: sdOfSmallestChange(noise.lengthMm), axisSd: Math.SQRT2 * angleSd };
+  return forecastFoot(outlook.question, days, start);
+}

@@ -1,15 +1,19 @@
 import { shortDay } from "~app/ui/days";
+import { FootBoard } from "~app/ui/FootBoard";
+import { horseOutlook } from "~core/cycle/horseDue";
 import { cautionsAt } from "~core/caution/cautions";
 import { workInWords } from "~core/cycle/dueWords";
 import { CautionNote } from "./CautionNote";
 import { NoteField } from "./NoteField";
 import type { StageContext } from "./stageContext";
+import { Onward } from "./Onward";
 import { StartPanel } from "./StartPanel";
 
 /** What was done last time, what was to be watched, how this horse is, and what the owner says. */
 export function ArriveStage(context: StageContext) {
   const { visit, file, drafts } = context;
   const last = file.visits.findLast((one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date);
+  const known = file.readings.filter((reading) => reading.visitId !== visit.id && reading.date <= visit.date);
   return (
     <div className="arrive">
       <section className="arrive-brief">
@@ -41,14 +45,17 @@ export function ArriveStage(context: StageContext) {
         {visit.status === "planned" ? (
           <StartPanel {...context} />
         ) : (
-          <NoteField
-            visit={visit}
-            drafts={drafts}
-            path={["notes", "arrive"]}
-            stored={visit.notes.arrive ?? ""}
-            label="What the owner says, how the horse is today"
-            hint="Feed, illness, work, wet or dry ground, anything new"
-          />
+          <div>
+            <NoteField
+              visit={visit}
+              drafts={drafts}
+              path={["notes", "arrive"]}
+              stored={visit.notes.arrive ?? ""}
+              label="What the owner says, how the horse is today"
+              hint="Feed, illness, work, wet or dry ground, anything new"
+            />
+            <Onward {...context} over="survey" />
+          </div>
         )}
       </section>
       <aside>
@@ -56,6 +63,9 @@ export function ArriveStage(context: StageContext) {
           <CautionNote key={caution.id} caution={caution} about={file.horse.habits && `${file.horse.id} ${file.horse.habits}`.slice(0, 90)} />
         ))}
       </aside>
+      <div className="arrive-feet">
+        <FootBoard horse={file.horse} readings={known} outlooks={horseOutlook(file.horse, known, file.settings)} last={last} />
+      </div>
     </div>
   );
 }

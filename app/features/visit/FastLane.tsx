@@ -17,6 +17,8 @@ export interface LaneField<Name extends string> {
   last?: { text: string; change?: string } | undefined;
   /** Shown beside the value: where it came from, what it means. */
   aside?: React.ReactNode;
+  /** What it means, in a few words, where there is no room for the ledger. */
+  note?: { text: string; level: "steady" | "drifting" | "act" } | undefined;
   /** A question that waits for an answer. */
   ask?: React.ReactNode;
 }
@@ -70,7 +72,7 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
   if (!current) return null;
   const unitOf = (kind: LaneField<Name>["kind"]) => (kind === "angle" ? "°" : unit);
   return (
-    <div className="lane">
+    <div className="lane bench-lane">
       {narrow && (
         <div className="lane-now">
           <div>
@@ -88,11 +90,11 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
       <ol className="lane-fields">
         {fields.map((field) => (
           <li key={field.name} className={field.name === active ? "lane-field lane-active" : "lane-field"}>
-            <label htmlFor={`${ids}-${field.name}`}>
-              {field.label}
-              {!narrow && <span className="quiet lane-hint">{field.hint}</span>}
-            </label>
-            <span className="lane-value">
+            <div className="lane-row">
+              <label htmlFor={`${ids}-${field.name}`}>
+                {field.label}
+                {narrow && field.note && <span className={`lane-note lane-note-${field.note.level}`}>{field.note.text}</span>}
+              </label>
               <input
                 id={`${ids}-${field.name}`}
                 ref={(element) => {
@@ -130,18 +132,13 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
                 }}
               />
               <span className="lane-unit">{unitOf(field.kind)}</span>
-              {!narrow && (
-                <span className="lane-before quiet">
-                  {field.last && (
-                    <>
-                      {field.last.text}
-                      {field.last.change && <b> {field.last.change}</b>}
-                    </>
-                  )}
-                </span>
-              )}
+              <span className="lane-before quiet">
+                {field.last && <>last {field.last.text}</>}
+                {field.last?.change && <b>{field.last.change}</b>}
+              </span>
               {field.aside}
-            </span>
+            </div>
+            {!narrow && field.name === active && <p className="quiet lane-hint">{field.hint}</p>}
             <div id={`${ids}-${field.name}-said`} className="lane-said">
               {field.issue && (
                 <p className="ember" role="alert">

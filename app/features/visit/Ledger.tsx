@@ -30,7 +30,7 @@ export function Ledger({ values, compared, comparedName, meaning, foot, ghost, n
   };
   const signed = (show: (value: number) => string) => (value: number) => `${value > 0 ? "+" : ""}${show(value)}`;
   const rows = [
-    row("Axis", difference(values, "dorsalAngle", "pasternAngle"), difference(compared, "dorsalAngle", "pasternAngle"), axisChangeNoise(noise.angleDeg), signed(wording.angle), "0"),
+    row("Axis", difference(values, "dorsalAngle", "pasternAngle"), difference(compared, "dorsalAngle", "pasternAngle"), axisChangeNoise(noise.angleDeg), signed(wording.angle), "0°"),
     row("Dorsal angle", get(values, "dorsalAngle"), get(compared, "dorsalAngle"), noise.angleDeg, wording.angle, get(values, "pasternAngle") === undefined ? "" : wording.angle(get(values, "pasternAngle") ?? 0)),
     row("Toe length", get(values, "toeLength"), get(compared, "toeLength"), noise.lengthMm, wording.length, wording.length(target.toeLengthMm)),
     row(`Heels, ${wording.side("lateral")} minus ${wording.side("medial")}`, difference(values, "heelHeightLateral", "heelHeightMedial"), difference(compared, "heelHeightLateral", "heelHeightMedial"), Math.SQRT2 * noise.lengthMm, signed(wording.length), "0"),

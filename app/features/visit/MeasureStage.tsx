@@ -5,7 +5,7 @@ import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { leftWith } from "~core/cycle/horseDue";
 import { LIMBS } from "~core/foot/limb";
-import { readMeaning } from "~core/foot/meaning";
+import { readMeaning, type FootMeaning, type Statement } from "~core/foot/meaning";
 import { MEASURE_FACTS, MEASURES, SOURCES, type FootValues, type Measure, type Measured } from "~core/foot/measures";
 import { oddities } from "~core/foot/oddities";
 import { footToday } from "~core/foot/parametric/feetOfHorse";
@@ -114,6 +114,7 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
           {measured.source}
         </button>
       ),
+      note: noteFor(measure, meaning, wording),
       ask: question && (
         <div className="lane-ask" role="group" aria-label="A question">
           <p>{question.question}</p>
@@ -173,6 +174,21 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
       />
     </div>
   );
+}
+
+/** The few words beside a number on a phone: axis, toe over target, heels uneven. */
+function noteFor(measure: Measure, { axis, toeOverMm, heelDifferenceMm, statements }: FootMeaning, wording: Wording): LaneField<Measure>["note"] {
+  const levelOf = (subject: Statement["subject"]) => {
+    const level = statements.find((one) => one.subject === subject)?.level ?? "steady";
+    return level === "ask the vet" ? "act" : level;
+  };
+  if (measure === "pasternAngle" && axis)
+    return { text: axis.word === "straight" ? "axis straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`, level: levelOf("axis") };
+  if (measure === "toeLength" && toeOverMm !== undefined && levelOf("toe") !== "steady")
+    return { text: `${wording.length(toeOverMm)} over target`, level: levelOf("toe") };
+  if (measure === "heelHeightLateral" && heelDifferenceMm !== undefined && levelOf("heels") !== "steady")
+    return { text: `${wording.side(heelDifferenceMm > 0 ? "lateral" : "medial")} ${wording.length(Math.abs(heelDifferenceMm))} taller`, level: levelOf("heels") };
+  return undefined;
 }
 
 function changeText(measure: Measure, now: number, before: number, wording: Wording): string {

@@ -2,6 +2,7 @@ import { cautionsAt } from "~core/caution/cautions";
 import { STAGE_NAMES, type Stage } from "~core/record/visit";
 import { CautionNote } from "./CautionNote";
 import { NoteField } from "./NoteField";
+import { Onward } from "./Onward";
 import type { StageContext } from "./stageContext";
 
 const HINTS: Partial<Record<Stage, string>> = {
@@ -12,7 +13,7 @@ const HINTS: Partial<Record<Stage, string>> = {
 };
 
 /** A knot with a plain note. */
-export function NoteStage({ visit, drafts, stage }: StageContext) {
+export function NoteStage({ visit, drafts, stage, goTo }: StageContext) {
   return (
     <div className="note-stage">
       <NoteField
@@ -23,6 +24,7 @@ export function NoteStage({ visit, drafts, stage }: StageContext) {
         label={STAGE_NAMES[stage]}
         hint={HINTS[stage] ?? ""}
       />
+      <Onward stage={stage} goTo={goTo} />
       {cautionsAt(stage).map((caution) => (
         <CautionNote key={caution.id} caution={caution} about="" />
       ))}

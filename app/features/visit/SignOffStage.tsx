@@ -74,15 +74,15 @@ export function SignOffStage({ visit, file, drafts, feet }: StageContext) {
             return (
               <tr key={limb}>
                 <th scope="row">{wording.limb(limb)}</th>
-                <td>{pair(values.before, values.after, "dorsalAngle", wording.angle)}</td>
-                <td>{pair(values.before, values.after, "toeLength", wording.length)}</td>
-                <td>{axisWord(leftWith({ date: visit.date, ...values }))}</td>
-                <td>
+                <td data-label="Dorsal angle">{pair(values.before, values.after, "dorsalAngle", wording.angle)}</td>
+                <td data-label="Toe length">{pair(values.before, values.after, "toeLength", wording.length)}</td>
+                <td data-label="Axis left">{axisWord(leftWith({ date: visit.date, ...values }))}</td>
+                <td data-label="Taken">
                   {taken.every((cut) => cuts[cut] === undefined)
                     ? "nothing noted"
                     : taken.map((cut) => (cuts[cut] === undefined ? "–" : lengthInField(cuts[cut], wording, cuts[cut] % 1 === 0 ? 0 : 1))).join(" / ")}
                 </td>
-                <td>{due ? `${shortDay(due.due)} · ${due.reason}` : "not measured"}</td>
+                <td data-label="By itself due">{due ? `${shortDay(due.due)} · ${due.reason}` : "not measured"}</td>
               </tr>
             );
           })}

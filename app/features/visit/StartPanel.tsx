@@ -4,17 +4,14 @@ import { startVisit } from "~core/record/planVisit";
 import type { StageContext } from "./stageContext";
 
 /** Opens a planned visit; from then on every keystroke is kept with it. */
-export function StartPanel({ visit, today, file, goTo }: StageContext) {
+export function StartPanel({ visit, today, file }: StageContext) {
   const { save } = useEdits();
   return (
     <div className="start-panel">
       <Button
         type="primary"
         size="large"
-        onClick={async () => {
-          await save(...startVisit(visit, today));
-          goTo({ stage: "survey" });
-        }}
+        onClick={() => void save(...startVisit(visit, today))}
       >
         Start the visit to {file.horse.name}
       </Button>

@@ -81,7 +81,7 @@ export function TrimStage(context: StageContext) {
   const nextFoot = LIMBS[LIMBS.indexOf(limb) + 1];
   return (
     <div className="bench">
-      <div>
+      <div className="bench-lane">
         <FastLane
           fields={lane}
           active={active}

@@ -1,17 +1,20 @@
-import { pathThrough } from "~app/drawing/path";
-import { shortDay } from "~app/ui/days";
-import { useWording } from "~app/ui/useWording";
+import { pathThrough } from "../drawing/path";
+import { shortDay } from "./days";
+import { useWording } from "./useWording";
 import { footHistory, leftWith, type FootOutlook } from "~core/cycle/horseDue";
+import type { Vector } from "~core/geometry/vector";
 import { lateralOnScreen, LIMBS, SIDES, type Limb } from "~core/foot/limb";
 import { readMeaning } from "~core/foot/meaning";
 import { baseFoot } from "~core/foot/parametric/feetOfHorse";
-import { groundOutline } from "~core/foot/parametric/outline";
+import { soleFigure } from "~core/foot/parametric/figure";
+import { corYOf } from "~core/foot/parametric/parameters";
 import { toeTarget } from "~core/foot/toeYardstick";
 import type { Horse } from "~core/record/horse";
 import type { Reading } from "~core/record/reading";
 import type { Visit } from "~core/record/visit";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
-import "~app/drawing/drawing.css";
+import "../drawing/drawing.css";
+import "./footBoard.css";
 
 interface FootBoardProps {
   horse: Horse;
@@ -50,7 +53,9 @@ interface BoardFootProps {
   first: boolean;
 }
 
-const VIEW = { half: 92, ahead: 165, behind: 20 };
+/** How far the open back of the foot reaches towards the centre of rotation. Drawing only. */
+const NOTCH_PART = 0.3;
+const VIEW = { half: 92, ahead: 165, behind: 34 };
 
 function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
   const wording = useWording();
@@ -61,7 +66,7 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
   const { axis, statements } = readMeaning(values, { target: toeTarget(horse), noise: GENERAL_NOISE.value, wording });
   const worst = statements.find(({ level }) => level === "act" || level === "ask the vet") ?? statements.find(({ level }) => level === "drifting");
   const lateral = lateralOnScreen(limb, "above");
-  const points = groundOutline(foot).map(([x, y]) => [lateral * x, -y] as const);
+  const seen = ([x, y]: Vector): Vector => [lateral * x, -y];
   return (
     <article className="board-foot" data-limb={limb}>
       <svg
@@ -70,7 +75,8 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
         role="img"
         aria-label={`Outline of the ${wording.limb(limb)} from above`}
       >
-        <path className="horn" d={`${pathThrough(points, "smooth")} Z`} />
+        <path className="bulbs" d={pathThrough(soleFigure(foot).bulbs.map(seen), "smoothClosed")} />
+        <path className="horn" d={`${pathThrough(soleFigure(foot).outline.map(seen), "smooth")} L0,${-corYOf(foot) * NOTCH_PART} Z`} />
         {SIDES.map((side) => (
           <text key={side} className="side-letter" textAnchor="middle" x={(side === "lateral" ? lateral : -lateral) * 80} y={-48} style={{ fontSize: 15 }}>
             {side === "lateral" ? "L" : "M"}
