@@ -3,10 +3,30 @@ import reactHooks from "eslint-plugin-react-hooks";
 import globals from "globals";
 import tseslint from "typescript-eslint";
 
-const interfaceCode = ["react", "react-dom", "antd", "dexie", "react-router", "comlink", "d3-*", "~app/*", "~demo/*"];
+const interfaceCode = [
+  "react",
+  "react-dom",
+  "antd",
+  "dexie",
+  "react-router",
+  "comlink",
+  "d3-*",
+  "~app/*",
+  "~demo/*",
+];
 
 export default tseslint.config(
-  { ignores: ["build", "node_modules", ".react-router", "playwright-report", "test-results", "coverage", ".cache"] },
+  {
+    ignores: [
+      "build",
+      "node_modules",
+      ".react-router",
+      "playwright-report",
+      "test-results",
+      "coverage",
+      ".cache",
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {

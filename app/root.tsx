@@ -112,7 +112,9 @@ export default function Root({ loaderData }: Route.ComponentProps) {
         <Outlet context={{ find: () => setOpen("find") }} />
         <ConflictDialog />
         <Suspense>
-          {open === "find" && <CommandFinder horses={horses} onClose={close} onHelp={() => setOpen("help")} />}
+          {open === "find" && (
+            <CommandFinder horses={horses} onClose={close} onHelp={() => setOpen("help")} />
+          )}
           {open === "help" && <ShortcutHelp onClose={close} />}
         </Suspense>
       </AntApp>
@@ -122,6 +124,8 @@ export default function Root({ loaderData }: Route.ComponentProps) {
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
   if (isRouteErrorResponse(error))
-    return <CrashPage title="This page is not there" text={error.statusText || "The address leads nowhere."} />;
+    return (
+      <CrashPage title="This page is not there" text={error.statusText || "The address leads nowhere."} />
+    );
   return <CrashPage title="This went wrong" text={storageTrouble(error)} />;
 }

@@ -15,7 +15,9 @@ interface PathIssue {
 }
 
 const errorText = (message: string, issues: PathIssue[]): string =>
-  JSON.stringify({ error: { message, issues: issues.map(({ path, message: said }) => ({ path, message: said })) } });
+  JSON.stringify({
+    error: { message, issues: issues.map(({ path, message: said }) => ({ path, message: said })) },
+  });
 
 const refused = (message: string, issues: PathIssue[]): Answer => ({
   stdout: "",
@@ -48,7 +50,8 @@ function calculate(name: string, text: string): { ok: true; line: string } | { o
   if (!checked.success)
     return { ok: false, line: errorText(`The input of ${name} is not right.`, issuesOf(checked.error)) };
   const result = calculator.run(checked.data);
-  if (!result.ok) return { ok: false, line: errorText(`${name} has no answer for this input.`, result.issues) };
+  if (!result.ok)
+    return { ok: false, line: errorText(`${name} has no answer for this input.`, result.issues) };
   return { ok: true, line: JSON.stringify(calculator.output.parse(result.value)) };
 }
 
@@ -62,7 +65,8 @@ export function answer(args: readonly string[], input: string): Answer {
       { path: "", message: `Known: ${Object.keys(CALCULATORS).join(", ")}.` },
     ]);
   const strange = flags.find((flag) => flag !== "--lines" && flag !== "--schema");
-  if (strange !== undefined) return refused(`Unknown option ${strange}.`, [{ path: "", message: "See --help." }]);
+  if (strange !== undefined)
+    return refused(`Unknown option ${strange}.`, [{ path: "", message: "See --help." }]);
   if (flags.includes("--schema")) {
     const schema = {
       input: z.toJSONSchema(calculator.input, { io: "input" }),

@@ -50,7 +50,16 @@ const units = calculator({
 });
 
 const lateralMarks = [
-  "groundA", "groundB", "toe", "wallMid", "wallHigh", "hairlineToe", "hairlineHeel", "heel", "pasternLow", "pasternHigh",
+  "groundA",
+  "groundB",
+  "toe",
+  "wallMid",
+  "wallHigh",
+  "hairlineToe",
+  "hairlineHeel",
+  "heel",
+  "pasternLow",
+  "pasternHigh",
 ] as const satisfies (keyof LateralPoints)[];
 
 const lateral = calculator({
@@ -59,7 +68,10 @@ const lateral = calculator({
     limb: limbField,
     mmPerPx: positive.optional(),
     points: z.strictObject(
-      Object.fromEntries(lateralMarks.map((name) => [name, point])) as Record<(typeof lateralMarks)[number], typeof point>,
+      Object.fromEntries(lateralMarks.map((name) => [name, point])) as Record<
+        (typeof lateralMarks)[number],
+        typeof point
+      >,
     ),
   }),
   output: z.strictObject({
@@ -154,14 +166,14 @@ const due = calculator({
   }),
   run: ({ toeOver, axisLimit, axisWorse, hemisphere: side, ...question }) =>
     ok(
-          footDue({
-            ...question,
-            ...(toeOver !== undefined && { toeOver }),
-            ...(axisLimit !== undefined && { axisLimit }),
-            ...(axisWorse !== undefined && { axisWorse }),
-            ...(side !== undefined && { hemisphere: side }),
-          }),
-        ),
+      footDue({
+        ...question,
+        ...(toeOver !== undefined && { toeOver }),
+        ...(axisLimit !== undefined && { axisLimit }),
+        ...(axisWorse !== undefined && { axisWorse }),
+        ...(side !== undefined && { hemisphere: side }),
+      }),
+    ),
 });
 
 const repeats = calculator({

@@ -12,7 +12,12 @@ export type Result<T> = { ok: true; value: T } | { ok: false; issues: Issue[] };
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 
-export const fail = (code: string, path: string, message: string, value?: unknown): { ok: false; issues: Issue[] } => ({
+export const fail = (
+  code: string,
+  path: string,
+  message: string,
+  value?: unknown,
+): { ok: false; issues: Issue[] } => ({
   ok: false,
   issues: [{ code, path, message, ...(value === undefined ? {} : { value }) }],
 });

@@ -5,7 +5,13 @@ import { noRecords, type Records } from "~core/record/tables";
 /** The first day: one yard, one horse, nothing measured, a visit planned for today. */
 export function makeFirstDay(today: IsoDate): Records {
   const records = noRecords();
-  records.yards.push({ id: "first-yard", name: "Ferryfield", person: "Jory Penhallick", phone: "", access: "Field gate sticks." });
+  records.yards.push({
+    id: "first-yard",
+    name: "Ferryfield",
+    person: "Jory Penhallick",
+    phone: "",
+    access: "Field gate sticks.",
+  });
   records.horses.push({
     id: "first-horse",
     yardId: "first-yard",
@@ -17,7 +23,16 @@ export function makeFirstDay(today: IsoDate): Records {
     habits: "",
     notes: "",
   });
-  records.visits.push({ id: "first-visit", horseId: "first-horse", date: today, at: "09:00", status: "planned", notes: {}, watch: "", tell: "" });
+  records.visits.push({
+    id: "first-visit",
+    horseId: "first-horse",
+    date: today,
+    at: "09:00",
+    status: "planned",
+    notes: {},
+    watch: "",
+    tell: "",
+  });
   records.settings.push(DEFAULT_SETTINGS);
   return records;
 }

@@ -36,7 +36,11 @@ export interface DemoProgress {
  * records. Every foot grows, is measured with noise and cut with error by the parametric foot, so that forecasts
  * and trends have a truth behind them.
  */
-export function makeDemoRound(today: IsoDate, seed: number, report: (progress: DemoProgress) => void = () => undefined): Records {
+export function makeDemoRound(
+  today: IsoDate,
+  seed: number,
+  report: (progress: DemoProgress) => void = () => undefined,
+): Records {
   const records = noRecords();
   const of = ROUND.reduce((sum, yard) => sum + yard.horses.length, 0);
   for (const [yardIndex, { horses, ...yard }] of ROUND.entries()) {
@@ -52,7 +56,14 @@ export function makeDemoRound(today: IsoDate, seed: number, report: (progress: D
   return records;
 }
 
-function addHorse(records: Records, id: string, yardId: string, plan: HorsePlan, today: IsoDate, random: Random): void {
+function addHorse(
+  records: Records,
+  id: string,
+  yardId: string,
+  plan: HorsePlan,
+  today: IsoDate,
+  random: Random,
+): void {
   const horse: Horse = {
     id,
     yardId,
@@ -78,7 +89,13 @@ function addHorse(records: Records, id: string, yardId: string, plan: HorsePlan,
     for (const limb of LIMBS) {
       const rates = pace.get(limb) ?? footPace(horse, limb, random);
       let foot = feet.get(limb) as FootParameters;
-      if (lastDay) foot = sound(growFoot(foot, { hornMm: rates.growth * seasonDays(lastDay, date, "north"), driftDeg: rates.drift * daysBetween(lastDay, date) }));
+      if (lastDay)
+        foot = sound(
+          growFoot(foot, {
+            hornMm: rates.growth * seasonDays(lastDay, date, "north"),
+            driftDeg: rates.drift * daysBetween(lastDay, date),
+          }),
+        );
       readings.push(readingOf(foot, visitId, horse, limb, "before", date, random));
       const cuts = chooseCuts(foot, horse, random);
       foot = sound(cutFoot(foot, cuts)).foot;
@@ -138,16 +155,31 @@ function startingFoot(horse: Horse, plan: HorsePlan, limb: Limb, random: Random)
     dorsalAngleDeg: vary(pastern, 1),
     pasternAngleDeg: pastern,
     toeLengthMm: vary(foot.toeLengthMm, 1.5),
-    heelHeightMm: { medial: foot.heelHeightMm.medial - asymmetry, lateral: foot.heelHeightMm.lateral + asymmetry },
+    heelHeightMm: {
+      medial: foot.heelHeightMm.medial - asymmetry,
+      lateral: foot.heelHeightMm.lateral + asymmetry,
+    },
     curlMm: { medial: 0, lateral: Math.abs(vary(0, 1.2)) },
     limbDeviationDeg: vary(0, 1.2),
   };
   const fore = isFore(limb);
-  if (plan.trouble === "long toe" && fore) return { ...varied, dorsalAngleDeg: pastern - 3.5, toeLengthMm: varied.toeLengthMm + 5, dishDeg: 3 };
+  if (plan.trouble === "long toe" && fore)
+    return { ...varied, dorsalAngleDeg: pastern - 3.5, toeLengthMm: varied.toeLengthMm + 5, dishDeg: 3 };
   if (plan.trouble === "low heel" && fore) return lowHeel(varied, pastern);
-  if (plan.trouble === "upright one" && limb === "RF") return { ...varied, dorsalAngleDeg: pastern + 6, pasternAngleDeg: pastern + 5.5, heelHeightMm: { medial: 50, lateral: 51 }, widthMm: varied.widthMm - 6 };
+  if (plan.trouble === "upright one" && limb === "RF")
+    return {
+      ...varied,
+      dorsalAngleDeg: pastern + 6,
+      pasternAngleDeg: pastern + 5.5,
+      heelHeightMm: { medial: 50, lateral: 51 },
+      widthMm: varied.widthMm - 6,
+    };
   if (plan.trouble === "outside high" && limb === "LH")
-    return { ...varied, heelHeightMm: { medial: varied.heelHeightMm.medial - 2, lateral: varied.heelHeightMm.lateral + 5 }, curlMm: { medial: 0, lateral: 5 } };
+    return {
+      ...varied,
+      heelHeightMm: { medial: varied.heelHeightMm.medial - 2, lateral: varied.heelHeightMm.lateral + 5 },
+      curlMm: { medial: 0, lateral: 5 },
+    };
   if (plan.trouble === "overgrown") return sound(growFoot(varied, { hornMm: 34, driftDeg: -6 }));
   return varied;
 }
@@ -167,7 +199,7 @@ function footPace(horse: Horse, limb: Limb, random: Random) {
   const drift = ANGLE_DRIFT_PRIOR[keeping].value;
   return {
     growth: Math.max(0.08, normalDraw(random, growth.mean, growth.sd * 0.7)),
-    drift: Math.min(-0.005, normalDraw(random, drift.mean, drift.sd * 0.4)),
+    drift: Math.max(-0.09, Math.min(-0.005, normalDraw(random, drift.mean, drift.sd * 0.4))),
   };
 }
 
@@ -176,11 +208,13 @@ function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
   const over = Math.max(0, foot.toeLengthMm - toeTarget(horse).toeLengthMm);
   const most = foot.toeLengthMm > toeTarget(horse).toeLengthMm * 1.25 ? 14 : 11;
   const toe = Math.min(most, over * Math.sin((foot.dorsalAngleDeg * Math.PI) / 180));
-  const wantedTurn = Math.max(-2, Math.min(3.5, foot.pasternAngleDeg - foot.dorsalAngleDeg));
+  const wantedTurn = Math.max(-2, Math.min(5, foot.pasternAngleDeg - foot.dorsalAngleDeg));
   const heel = Math.max(0, toe - Math.tan((wantedTurn * Math.PI) / 180) * bearingLengthOf(foot));
   const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
-  const tilt = Math.sign(difference) * Math.min(2, Math.max(0, Math.abs(difference) - TOLERATED_HEEL_DIFFERENCE_MM) / 2);
-  const byHand = (mm: number) => Math.max(0, Math.round(2 * normalDraw(random, mm, mm > 0.5 ? CUT_SD_MM : 0)) / 2);
+  const tilt =
+    Math.sign(difference) * Math.min(2, Math.max(0, Math.abs(difference) - TOLERATED_HEEL_DIFFERENCE_MM) / 2);
+  const byHand = (mm: number) =>
+    Math.max(0, Math.round(2 * normalDraw(random, mm, mm > 0.5 ? CUT_SD_MM : 0)) / 2);
   return {
     toe: byHand(toe),
     heelMedial: byHand(Math.min(14, heel - tilt)),
@@ -189,7 +223,15 @@ function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
   };
 }
 
-function readingOf(foot: FootParameters, visitId: string, horse: Horse, limb: Limb, moment: Moment, date: IsoDate, random: Random): Reading {
+function readingOf(
+  foot: FootParameters,
+  visitId: string,
+  horse: Horse,
+  limb: Limb,
+  moment: Moment,
+  date: IsoDate,
+  random: Random,
+): Reading {
   const truth: Record<Measure, number> = {
     dorsalAngle: foot.dorsalAngleDeg,
     pasternAngle: foot.pasternAngleDeg,
@@ -203,9 +245,21 @@ function readingOf(foot: FootParameters, visitId: string, horse: Horse, limb: Li
   for (const measure of MEASURES) {
     const { kind, usualSource } = MEASURE_FACTS[measure];
     const read = normalDraw(random, truth[measure], MEASURE_SD[kind]);
-    values[measure] = { value: kind === "angle" ? Math.round(2 * read) / 2 : Math.max(2, Math.round(read)), source: usualSource };
+    values[measure] = {
+      value: kind === "angle" ? Math.round(2 * read) / 2 : Math.max(2, Math.round(read)),
+      source: usualSource,
+    };
   }
-  return { id: readingId(visitId, limb, moment), visitId, horseId: horse.id, limb, moment, date, values: values as Reading["values"], confirmed: [] };
+  return {
+    id: readingId(visitId, limb, moment),
+    visitId,
+    horseId: horse.id,
+    limb,
+    moment,
+    date,
+    values: values as Reading["values"],
+    confirmed: [],
+  };
 }
 
 function sound<T>(result: { ok: true; value: T } | { ok: false; issues: { message: string }[] }): T {

@@ -68,7 +68,10 @@ export const ROUND: readonly YardPlan[] = [
       horse("Peat", "pony", 340, "roads", "fronts", { late: -14 }),
       horse("Sallow", "cob", 500, "roads", "full set", { late: -20, trouble: "low heel" }),
       horse("Tarnlight", "pony", 370, "roads", "full set", { late: -20 }),
-      horse("Rook", "cob", 560, "roads", "full set", { habits: "Kicks with the left hind. Second person at the head.", late: -6 }),
+      horse("Rook", "cob", 560, "roads", "full set", {
+        habits: "Kicks with the left hind. Second person at the head.",
+        late: -6,
+      }),
       horse("Fennel", "pony", 350, "barefoot", "trim", { late: -18 }),
     ],
   },
@@ -79,8 +82,15 @@ export const ROUND: readonly YardPlan[] = [
     access: "Barrier code from the office. Horses on the line from seven.",
     at: [54.301, -1.702],
     horses: [
-      horse("Larkspur", "horse", 440, "competition", "full set", { late: 9, watch: "Quarter crack, right fore, was 12 mm below the hairline. Measure it." }),
-      horse("Minnow", "horse", 430, "competition", "full set", { late: -8, trouble: "long toe", watch: "Thin soles in front. Spare them." }),
+      horse("Larkspur", "horse", 440, "competition", "full set", {
+        late: 9,
+        watch: "Quarter crack, right fore, was 12 mm below the hairline. Measure it.",
+      }),
+      horse("Minnow", "horse", 430, "competition", "full set", {
+        late: -8,
+        trouble: "long toe",
+        watch: "Thin soles in front. Spare them.",
+      }),
       horse("Sandpiper", "horse", 450, "competition", "full set", { late: -8 }),
       horse("Velvet Tide", "horse", 445, "competition", "full set", { late: -8 }),
       horse("Cinder", "horse", 435, "competition", "full set", { late: -12 }),
@@ -107,7 +117,12 @@ export const ROUND: readonly YardPlan[] = [
     access: "Farm lane, park by the scales.",
     at: [54.366, -1.861],
     horses: [
-      horse("Heron", "horse", 420, "competition", "full set", { capWeeks: 5, late: -3, showIn: 11, watch: "Ride of 80 km soon: pads out or in, ask." }),
+      horse("Heron", "horse", 420, "competition", "full set", {
+        capWeeks: 5,
+        late: -3,
+        showIn: 11,
+        watch: "Ride of 80 km soon: pads out or in, ask.",
+      }),
       horse("Saltmarsh", "horse", 410, "competition", "full set", { capWeeks: 5, late: -10 }),
       horse("Ember Road", "horse", 400, "competition", "full set", { capWeeks: 4, late: -10 }),
       horse("Whinchat", "horse", 395, "barefoot", "trim", { capWeeks: 4, late: -15 }),
@@ -120,12 +135,23 @@ export const ROUND: readonly YardPlan[] = [
     access: "Ring the bell, donkeys come in on halters.",
     at: [54.274, -1.889],
     horses: [
-      horse("Old Tinker", "donkey", 180, "barefoot", "trim", { late: 6, trouble: "overgrown", years: 0.23, capWeeks: 4, watch: "Third trim from neglect. Heels first, little and often." }),
+      horse("Old Tinker", "donkey", 180, "barefoot", "trim", {
+        late: 6,
+        trouble: "overgrown",
+        years: 0.23,
+        capWeeks: 4,
+        watch: "Third trim from neglect. Heels first, little and often.",
+      }),
       horse("Nettle", "donkey", 170, "barefoot", "trim", { capWeeks: 8, late: -9 }),
       horse("Barleymow", "donkey", 190, "barefoot", "trim", { capWeeks: 8, late: -9 }),
       horse("Pipkin", "pony", 200, "barefoot", "trim", { late: -12 }),
       horse("Damson", "pony", 220, "barefoot", "trim", { late: -12, trouble: "low heel" }),
-      horse("Crumb", "donkey", 160, "barefoot", "trim", { late: -4, trouble: "overgrown", years: 0.4, capWeeks: 5 }),
+      horse("Crumb", "donkey", 160, "barefoot", "trim", {
+        late: -4,
+        trouble: "overgrown",
+        years: 0.4,
+        capWeeks: 5,
+      }),
     ],
   },
   {
@@ -135,7 +161,11 @@ export const ROUND: readonly YardPlan[] = [
     access: "Sign in at the desk. Shoeing bay, ventilated.",
     at: [54.219, -1.611],
     horses: [
-      horse("Bastion", "horse", 620, "roads", "full set", { late: -6, trouble: "upright one", watch: "Fronts do not match: right fore upright. Match within what each can give." }),
+      horse("Bastion", "horse", 620, "roads", "full set", {
+        late: -6,
+        trouble: "upright one",
+        watch: "Fronts do not match: right fore upright. Match within what each can give.",
+      }),
       horse("Portcullis", "horse", 640, "roads", "full set", { late: -6 }),
       horse("Lanternjack", "horse", 600, "roads", "full set", { late: -16 }),
       horse("Meridian", "horse", 610, "roads", "full set", { late: -16 }),
@@ -162,10 +192,17 @@ export const ROUND: readonly YardPlan[] = [
       }),
       horse("Clementine", "horse", 510, "riding", "fronts", { late: -13 }),
       horse("Sixpence", "pony", 330, "riding", "fronts", { late: -13 }),
-      horse("Brigadoon Lad", "horse", 540, "riding", "full set", { late: -13, trouble: "long toe", watch: "Landing and shoe wear do not agree, left fore. Watch again." }),
+      horse("Brigadoon Lad", "horse", 540, "riding", "full set", {
+        late: -13,
+        trouble: "long toe",
+        watch: "Landing and shoe wear do not agree, left fore. Watch again.",
+      }),
       horse("Acorn", "pony", 280, "barefoot", "trim", { late: -19 }),
       horse("Marigold", "cob", 470, "riding", "fronts", { late: -19 }),
-      horse("Tolliver", "horse", 525, "riding", "full set", { late: 2, watch: "Flare outside on the left fore only. Ask why one of the pair." }),
+      horse("Tolliver", "horse", 525, "riding", "full set", {
+        late: 2,
+        watch: "Flare outside on the left fore only. Ask why one of the pair.",
+      }),
     ],
   },
   {

@@ -9,4 +9,6 @@ const { address } = await serve(Number(process.env.PORT ?? 0));
 const page = `${address}/?round=demo`;
 console.log(`\nPlumbline with the demo round: ${page}\nStop with Ctrl-C.`);
 if (process.env.DISPLAY && !process.env.CI)
-  spawn("xdg-open", [page], { stdio: "ignore", detached: true }).on("error", () => undefined).unref();
+  spawn("xdg-open", [page], { stdio: "ignore", detached: true })
+    .on("error", () => undefined)
+    .unref();

@@ -29,5 +29,8 @@ for (const name of readdirSync(CLIENT, { recursive: true })) {
   if (!/\.(js|css|html|svg|webmanifest)$/.test(path) || statSync(path).size < 1024) continue;
   const content = readFileSync(path);
   writeFileSync(`${path}.gz`, gzipSync(content, { level: 9 }));
-  writeFileSync(`${path}.br`, brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }));
+  writeFileSync(
+    `${path}.br`,
+    brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+  );
 }

@@ -24,7 +24,9 @@ export function serve(port = 0, directory = "build/client") {
   );
   return new Promise((resolve, reject) => {
     server.on("error", reject);
-    server.listen(port, "127.0.0.1", () => resolve({ server, address: `http://localhost:${server.address().port}` }));
+    server.listen(port, "127.0.0.1", () =>
+      resolve({ server, address: `http://localhost:${server.address().port}` }),
+    );
   });
 }
 

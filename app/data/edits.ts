@@ -10,12 +10,18 @@ export type Saved =
   | { kind: "failed"; message: string }
   | { kind: "nothing" };
 
-/** Keeps changes that belong together in one transaction, all or none, and writes them to the journal. */
-export function saveEdits(edits: readonly Edit[]): Promise<Saved> {
-  return attempt(edits, async () => {
+/**
+ * Keeps changes that belong together in one transaction, all or none, and writes them to the journal. The drafts that
+ * became these values go in the same transaction: at every moment the text is there as one or the other.
+ */
+export async function saveEdits(edits: readonly Edit[], drafts: readonly string[] = []): Promise<Saved> {
+  const saved = await attempt(edits, async () => {
     for (const edit of edits) await putEdit(edit);
     await session.db.journal.add({ sitting: session.sitting, edits: [...edits] });
+    await session.db.drafts.bulkDelete([...drafts]);
   });
+  if (saved.kind === "saved") for (const key of drafts) session.typed.delete(key);
+  return saved;
 }
 
 /** Takes back what this sitting did last, unless somebody has changed the same place since. */
@@ -34,7 +40,7 @@ export async function undoLast(): Promise<Saved> {
 async function attempt(edits: readonly Edit[], work: () => Promise<void>): Promise<Saved> {
   const { db } = session;
   try {
-    await db.transaction("rw", [...new Set(edits.map((edit) => edit.table)), "journal"], work);
+    await db.transaction("rw", [...new Set(edits.map((edit) => edit.table)), "journal", "drafts"], work);
     session.unsaved.length = 0;
     session.say({ kind: "kept", at: Date.now() });
     session.tellOthers();

@@ -21,7 +21,8 @@ export interface HorseFile {
 export const readSettings = async (): Promise<Settings> =>
   (await session.db.settings.get("settings")) ?? DEFAULT_SETTINGS;
 
-const byDate = (a: Visit, b: Visit): number => a.date.localeCompare(b.date) || (a.at ?? "").localeCompare(b.at ?? "");
+const byDate = (a: Visit, b: Visit): number =>
+  a.date.localeCompare(b.date) || (a.at ?? "").localeCompare(b.at ?? "");
 
 export async function readHorseFile(horseId: string): Promise<HorseFile | undefined> {
   const { db } = session;
@@ -49,7 +50,8 @@ export async function readRoster(): Promise<{ rows: RosterRow[]; yards: Yard[] }
   const yardById = new Map(yards.map((yard) => [yard.id, yard]));
   const last = new Map<string, Visit>();
   const coming = new Map<string, Visit>();
-  for (const visit of visits.sort(byDate)) (visit.status === "signed" ? last : coming).set(visit.horseId, visit);
+  for (const visit of visits.sort(byDate))
+    (visit.status === "signed" ? last : coming).set(visit.horseId, visit);
   const rows = horses.flatMap((horse) => {
     const yard = yardById.get(horse.yardId);
     if (!yard) return [];
@@ -69,8 +71,11 @@ export async function feetByHorse(rows: readonly RosterRow[]): Promise<Record<st
   const lastVisits = rows.flatMap(({ last }) => (last ? [last.id] : []));
   const readings = await session.db.readings.where("visitId").anyOf(lastVisits).toArray();
   const byHorse = new Map<string, Reading[]>();
-  for (const reading of readings) byHorse.set(reading.horseId, [...(byHorse.get(reading.horseId) ?? []), reading]);
-  return Object.fromEntries(rows.map(({ horse }) => [horse.id, feetOfHorse(horse, byHorse.get(horse.id) ?? [])]));
+  for (const reading of readings)
+    byHorse.set(reading.horseId, [...(byHorse.get(reading.horseId) ?? []), reading]);
+  return Object.fromEntries(
+    rows.map(({ horse }) => [horse.id, feetOfHorse(horse, byHorse.get(horse.id) ?? [])]),
+  );
 }
 
 export const visitById = (id: string): Promise<Visit | undefined> => session.db.visits.get(id);

@@ -34,7 +34,10 @@ class Session {
   readonly db: Database = openDatabase(DATABASE_NAMES[this.round]);
   /** Edits that the store refused; the export carries them. */
   readonly unsaved: Edit[] = [];
-  readonly #channel = "BroadcastChannel" in globalThis ? new BroadcastChannel(DATABASE_NAMES[this.round]) : undefined;
+  /** Drafts by key: what is typed and not yet a value. */
+  readonly typed = new Map<string, string>();
+  readonly #channel =
+    "BroadcastChannel" in globalThis ? new BroadcastChannel(DATABASE_NAMES[this.round]) : undefined;
   readonly #listeners = new Set<() => void>();
   #save: SaveState = { kind: "quiet" };
   #conflict: Conflict | undefined;
@@ -66,6 +69,12 @@ class Session {
   /** Tells the other tabs of this round that a record changed. */
   tellOthers(): void {
     this.#channel?.postMessage("changed");
+  }
+
+  /** Lets go of the store and the other tabs; the session is over. */
+  close(): void {
+    this.#channel?.close();
+    this.db.close();
   }
 
   onOthersChange(listener: () => void): () => void {

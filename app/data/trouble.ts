@@ -3,7 +3,11 @@ export function storageTrouble(error: unknown): string {
   const name = nameOf(error);
   if (name.includes("Quota"))
     return "The browser’s storage is full. What you typed is still on the screen. Export a backup now, then free some space.";
-  if (["OpenFailed", "InvalidState", "Security", "MissingAPI", "DatabaseClosed", "Unknown"].some((part) => name.includes(part)))
+  if (
+    ["OpenFailed", "InvalidState", "Security", "MissingAPI", "DatabaseClosed", "Unknown"].some((part) =>
+      name.includes(part),
+    )
+  )
     return "The browser does not let Plumbline store anything (private window, or storage switched off). What you typed is still on the screen. Export a backup now.";
   const detail = error instanceof Error ? error.message : String(error);
   return `This could not be kept: ${detail}. What you typed is still on the screen. Export a backup now.`;

@@ -32,7 +32,11 @@ export function FourFeet({ feet, flagged, title }: FourFeetProps) {
         const points = groundOutline(foot).map(([x, y]) => [centreX + side * x, baseY - y] as const);
         const notch = `L${centreX},${baseY - corYOf(foot) * NOTCH_PART}`;
         return (
-          <path key={limb} className={limb === flagged ? "flagged" : ""} d={`${pathThrough(points, "smooth")} ${notch} Z`} />
+          <path
+            key={limb}
+            className={limb === flagged ? "flagged" : ""}
+            d={`${pathThrough(points, "smooth")} ${notch} Z`}
+          />
         );
       })}
     </svg>

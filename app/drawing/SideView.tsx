@@ -21,7 +21,7 @@ export interface SideViewProps {
 }
 
 /** Room above, below and beside the foot, mm. */
-const MARGIN = { front: 34, back: 26, below: 34, above: 6 };
+const MARGIN = { front: 34, back: 26, below: 26, above: 6 };
 
 /**
  * A foot from the outside, true to scale, the plumb line hanging through the centre of rotation. A left foot looks to
@@ -101,7 +101,10 @@ const RING_PARTS = [0.3, 0.6];
 
 function ringPath(figure: SideFigure, at: (point: Vector) => Vector, part: number): string {
   const [heel, hairHeel, hairToe, , toe] = figure.hoof as [Vector, Vector, Vector, Vector, Vector];
-  const between = (a: Vector, b: Vector): Vector => [a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part];
+  const between = (a: Vector, b: Vector): Vector => [
+    a[0] + (b[0] - a[0]) * part,
+    a[1] + (b[1] - a[1]) * part,
+  ];
   const [back, front] = [between(hairHeel, heel), between(hairToe, toe)];
   const bend = at([back[0] * 0.55 + front[0] * 0.45, back[1] * 0.35 + front[1] * 0.65 + 1]);
   return `M${at(back)} Q${bend} ${at(front)}`;
@@ -109,7 +112,14 @@ function ringPath(figure: SideFigure, at: (point: Vector) => Vector, part: numbe
 
 /** Pastern and bulbs: the front straight, the back hollow above the bulb. */
 function limbPath(figure: SideFigure, at: (point: Vector) => Vector): string {
-  const [front, top, topBack, hollow, bulb, hairHeel] = figure.limb.map(at) as [Vector, Vector, Vector, Vector, Vector, Vector];
+  const [front, top, topBack, hollow, bulb, hairHeel] = figure.limb.map(at) as [
+    Vector,
+    Vector,
+    Vector,
+    Vector,
+    Vector,
+    Vector,
+  ];
   const swell: Vector = [bulb[0] * 1.5 - hairHeel[0] * 0.5, bulb[1] * 0.6 + hairHeel[1] * 0.4];
   return `M${front} L${top} L${topBack} Q${hollow} ${bulb} Q${swell} ${hairHeel} ${hairlineCurve(figure, at)} Z`;
 }
@@ -155,10 +165,10 @@ function HalvesBar({ foot, figure, facing, labels, wording }: HalvesBarProps) {
       {bar(figure.cor[0], figure.toeY, "front")}
       {labels && (
         <>
-          <text x={facing * (figure.cor[0] - supportMm / 2)} y={20} textAnchor="middle">
+          <text x={facing * figure.heelY} y={20} textAnchor={facing === 1 ? "start" : "end"}>
             <tspan className="value">{wording.length(supportMm)}</tspan> support
           </text>
-          <text x={facing * (figure.cor[0] + frontMm / 2)} y={27.5} textAnchor="middle">
+          <text x={facing * figure.toeY} y={20} textAnchor={facing === 1 ? "end" : "start"}>
             <tspan className="value">{wording.length(frontMm)}</tspan> front
           </text>
         </>

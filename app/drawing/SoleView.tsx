@@ -96,7 +96,13 @@ function SoleLabels({ foot, figure, half, lateral, wording }: LabelProps) {
       {SIDES.map((side) => {
         const onScreen = side === "lateral" ? lateral : -lateral;
         return (
-          <text key={side} className="side-letter" x={onScreen * (figure.halfWidth * 0.86)} y={22} textAnchor="middle">
+          <text
+            key={side}
+            className="side-letter"
+            x={onScreen * (figure.halfWidth * 0.86)}
+            y={22}
+            textAnchor="middle"
+          >
             {side === "lateral" ? "L" : "M"}
             <tspan className="small"> {wording.side(side)}</tspan>
           </text>

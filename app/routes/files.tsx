@@ -9,7 +9,12 @@ export async function clientLoader() {
   const persisted = await navigator.storage?.persisted?.().catch(() => false);
   const estimate = await navigator.storage?.estimate?.().catch(() => undefined);
   return {
-    counts: { yards: records.yards.length, horses: records.horses.length, visits: records.visits.length, readings: records.readings.length },
+    counts: {
+      yards: records.yards.length,
+      horses: records.horses.length,
+      visits: records.visits.length,
+      readings: records.readings.length,
+    },
     round: session.round,
     persisted: persisted ?? false,
     usedMb: estimate?.usage === undefined ? undefined : estimate.usage / 1e6,

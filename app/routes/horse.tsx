@@ -10,7 +10,9 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   return { file, today: todayHere() };
 }
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.file.horse.name ?? "Horse"} · Plumbline` }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.file.horse.name ?? "Horse"} · Plumbline` },
+];
 
 export default function HorseRoute({ loaderData }: Route.ComponentProps) {
   return <HorseView key={loaderData.file.horse.id} {...loaderData} />;

@@ -1,8 +1,12 @@
+import { loadDrafts } from "~app/data/drafts";
 import { readSettings } from "~app/data/queries";
 import { SettingsView } from "~app/features/settings/SettingsView";
 import type { Route } from "./+types/settings";
 
-export const clientLoader = () => readSettings();
+export async function clientLoader() {
+  await loadDrafts("settings/");
+  return readSettings();
+}
 
 export const meta: Route.MetaFunction = () => [{ title: "Settings · Plumbline" }];
 

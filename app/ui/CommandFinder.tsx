@@ -52,7 +52,14 @@ export default function CommandFinder({ horses, onClose, onHelp }: FinderProps) 
     command.run();
   };
   return (
-    <Modal open onCancel={onClose} footer={null} closable={false} title={<span className="visually-hidden">Find</span>} className="finder">
+    <Modal
+      open
+      onCancel={onClose}
+      footer={null}
+      closable={false}
+      title={<span className="visually-hidden">Find</span>}
+      className="finder"
+    >
       <Input
         autoFocus
         size="large"

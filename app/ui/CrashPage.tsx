@@ -16,7 +16,9 @@ export function CrashPage({ title, text }: { title: string; text: string }) {
         <button
           type="button"
           className="plain-button"
-          onClick={async () => download(`plumbline-${todayHere()}.json`, "application/json", await exportBackup())}
+          onClick={async () =>
+            download(`plumbline-${todayHere()}.json`, "application/json", await exportBackup())
+          }
         >
           Export a backup of everything
         </button>

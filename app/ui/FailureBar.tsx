@@ -12,7 +12,9 @@ export function FailureBar() {
     <div className="failure-bar" role="alert">
       <p>{save.message}</p>
       <Button
-        onClick={async () => download(`plumbline-${todayHere()}.json`, "application/json", await exportBackup())}
+        onClick={async () =>
+          download(`plumbline-${todayHere()}.json`, "application/json", await exportBackup())
+        }
       >
         Export a backup
       </Button>

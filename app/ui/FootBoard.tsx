@@ -27,7 +27,9 @@ interface FootBoardProps {
 export function FootBoard({ horse, readings, outlooks, last }: FootBoardProps) {
   return (
     <section className="foot-board" aria-label="Four feet, as seen from above, head up">
-      <p className="quiet foot-board-key">From above, head up{last ? `, as left ${shortDay(last.date)}` : ""}</p>
+      <p className="quiet foot-board-key">
+        From above, head up{last ? `, as left ${shortDay(last.date)}` : ""}
+      </p>
       <div className="foot-board-grid">
         {LIMBS.map((limb) => (
           <BoardFoot
@@ -63,8 +65,14 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
   const values = leftWith(history.at(-1));
   const foot = baseFoot(horse, limb, history.at(-1));
   const measured = Object.keys(values).length > 0;
-  const { axis, statements } = readMeaning(values, { target: toeTarget(horse), noise: GENERAL_NOISE.value, wording });
-  const worst = statements.find(({ level }) => level === "act" || level === "ask the vet") ?? statements.find(({ level }) => level === "drifting");
+  const { axis, statements } = readMeaning(values, {
+    target: toeTarget(horse),
+    noise: GENERAL_NOISE.value,
+    wording,
+  });
+  const worst =
+    statements.find(({ level }) => level === "act" || level === "ask the vet") ??
+    statements.find(({ level }) => level === "drifting");
   const lateral = lateralOnScreen(limb, "above");
   const seen = ([x, y]: Vector): Vector => [lateral * x, -y];
   return (
@@ -76,9 +84,19 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
         aria-label={`Outline of the ${wording.limb(limb)} from above`}
       >
         <path className="bulbs" d={pathThrough(soleFigure(foot).bulbs.map(seen), "smoothClosed")} />
-        <path className="horn" d={`${pathThrough(soleFigure(foot).outline.map(seen), "smooth")} L0,${-corYOf(foot) * NOTCH_PART} Z`} />
+        <path
+          className="horn"
+          d={`${pathThrough(soleFigure(foot).outline.map(seen), "smooth")} L0,${-corYOf(foot) * NOTCH_PART} Z`}
+        />
         {SIDES.map((side) => (
-          <text key={side} className="side-letter" textAnchor="middle" x={(side === "lateral" ? lateral : -lateral) * 80} y={-48} style={{ fontSize: 15 }}>
+          <text
+            key={side}
+            className="side-letter"
+            textAnchor="middle"
+            x={(side === "lateral" ? lateral : -lateral) * 80}
+            y={-48}
+            style={{ fontSize: 15 }}
+          >
             {side === "lateral" ? "L" : "M"}
           </text>
         ))}
@@ -90,11 +108,17 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
         {measured ? (
           <>
             <p>
-              <b>{values.toeLength ? wording.length(values.toeLength.value) : "–"}</b> <span className="quiet">toe</span>{" "}
-              <b>{values.dorsalAngle ? wording.angle(values.dorsalAngle.value) : "–"}</b> <span className="quiet">dorsal</span>
+              <b>{values.toeLength ? wording.length(values.toeLength.value) : "–"}</b>{" "}
+              <span className="quiet">toe</span>{" "}
+              <b>{values.dorsalAngle ? wording.angle(values.dorsalAngle.value) : "–"}</b>{" "}
+              <span className="quiet">dorsal</span>
             </p>
             <p className={axis && axis.level !== "steady" ? "ember" : ""}>
-              {axis ? (axis.word === "straight" ? "axis straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`) : "axis not measured"}
+              {axis
+                ? axis.word === "straight"
+                  ? "axis straight"
+                  : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`
+                : "axis not measured"}
             </p>
             <p className={first ? "brass strong" : "quiet"}>
               {outlook?.due ? `due ${shortDay(outlook.due.due)}, ${outlook.due.reason}` : "due by the cap"}

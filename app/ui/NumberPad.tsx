@@ -33,11 +33,25 @@ export function NumberPad({ kind, unit, onKey, onUnit, onSame, onNext }: NumberP
   const side = (row: number) => {
     if (inches) {
       const [sign, eighths] = EIGHTHS[row] as (typeof EIGHTHS)[number];
-      return <Key side name={`add ${eighths} eighths`} sign={sign} onPress={() => onKey({ kind: "fraction", eighths })} />;
+      return (
+        <Key
+          side
+          name={`add ${eighths} eighths`}
+          sign={sign}
+          onPress={() => onKey({ kind: "fraction", eighths })}
+        />
+      );
     }
     const step = STEPS[row];
     if (!step) return <Key side name="point" sign="." onPress={() => onKey({ kind: "point" })} />;
-    return <Key side name={`${step[0]} step`} sign={step[0]} onPress={() => onKey({ kind: "step", by: step[1] })} />;
+    return (
+      <Key
+        side
+        name={`${step[0]} step`}
+        sign={step[0]}
+        onPress={() => onKey({ kind: "step", by: step[1] })}
+      />
+    );
   };
   return (
     <div className="pad" role="group" aria-label="Number pad">

@@ -31,7 +31,12 @@ export function antTheme(name: ThemeName): ThemeConfig {
       motionDurationMid: "0.12s",
     },
     components: {
-      Button: { primaryColor: tokens.onVerdigris, fontWeight: 600, primaryShadow: "none", defaultShadow: "none" },
+      Button: {
+        primaryColor: tokens.onVerdigris,
+        fontWeight: 600,
+        primaryShadow: "none",
+        defaultShadow: "none",
+      },
       Segmented: { itemSelectedBg: tokens.ink, itemSelectedColor: tokens.sheet, trackBg: tokens.sheet },
     },
   };

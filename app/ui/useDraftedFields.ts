@@ -1,23 +1,26 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Issue, Result } from "~core/result";
-import { dropDraft, keepDraft } from "../data/drafts";
+import type { Edit } from "~core/record/edit";
+import { draftAt, dropDraft, keepDraft } from "../data/drafts";
+import { session } from "../data/session";
+import { useEdits } from "./useEdits";
 
 /** A field whose every keystroke is kept: how its value is stored, shown and read back. */
 export interface DraftedField<T> {
+  /** Where the typed text is kept until it is a value. */
   draftKey: string;
-  /** Text left over from a sitting that broke off. */
-  draft: string | undefined;
   stored: T | undefined;
   show: (value: T) => string;
   /** Reads what was typed; undefined means the field is to be empty. */
   read: (text: string) => Result<T | undefined>;
-  keep: (was: T | undefined, now: T | undefined) => void;
+  /** The edit that makes the typed text a value. */
+  edit: (was: T | undefined, now: T | undefined) => Edit;
 }
 
 interface Typing<T> {
   text: string;
   issue?: Issue | undefined;
-  /** Kept, and shown until the record comes back with it. */
+  /** Sent to be kept, and shown until the answer is there; longer when it could not be kept. */
   settled?: { value: T | undefined };
 }
 
@@ -26,10 +29,12 @@ interface Typing<T> {
  * be read stays as it was typed, with the reason, and stays a draft. Leaving the screen settles everything.
  */
 export function useDraftedFields<Name extends string, T>(fields: Record<Name, DraftedField<T>>) {
+  const { settle: keep } = useEdits();
   const [typing, setTyping] = useState<Partial<Record<Name, Typing<T>>>>(() => {
     const found: Partial<Record<Name, Typing<T>>> = {};
     for (const name of Object.keys(fields) as Name[]) {
-      const { draft, read } = fields[name];
+      const { draftKey, read } = fields[name];
+      const draft = draftAt(draftKey);
       if (draft === undefined) continue;
       const result = read(draft);
       found[name] = { text: draft, issue: result.ok ? undefined : result.issues[0] };
@@ -59,21 +64,26 @@ export function useDraftedFields<Name extends string, T>(fields: Record<Name, Dr
     (name: Name): boolean => {
       const field = latest.current.fields[name];
       const now = latest.current.typing[name];
-      if (!now || now.settled) return true;
+      if (!now) return true;
       const result = field.read(now.text);
       if (!result.ok) {
         put(name, { text: now.text, issue: result.issues[0] });
         return false;
       }
-      void dropDraft(field.draftKey);
-      if (same(result.value, field.stored)) put(name, undefined);
-      else {
-        put(name, { text: now.text, settled: { value: result.value } });
-        field.keep(field.stored, result.value);
+      if (same(result.value, field.stored)) {
+        void dropDraft(field.draftKey);
+        put(name, undefined);
+      } else {
+        const sent: Typing<T> = { text: now.text, settled: { value: result.value } };
+        put(name, sent);
+        void keep(field.edit(field.stored, result.value), field.draftKey).then(() => {
+          const failed = session.saveState().kind === "failed";
+          if (!failed && latest.current.typing[name] === sent) put(name, undefined);
+        });
       }
       return true;
     },
-    [put],
+    [put, keep],
   );
 
   const forget = useCallback(
@@ -94,10 +104,20 @@ export function useDraftedFields<Name extends string, T>(fields: Record<Name, Dr
   const view = (name: Name) => {
     const field = fields[name];
     const now = typing[name];
-    if (now?.settled && !same(now.settled.value, field.stored))
-      return { text: now.settled.value === undefined ? "" : field.show(now.settled.value), value: now.settled.value, typed: false, issue: undefined };
-    if (!now || now.settled)
-      return { text: field.stored === undefined ? "" : field.show(field.stored), value: field.stored, typed: false, issue: undefined };
+    if (now?.settled)
+      return {
+        text: now.settled.value === undefined ? "" : field.show(now.settled.value),
+        value: now.settled.value,
+        typed: false,
+        issue: undefined,
+      };
+    if (!now)
+      return {
+        text: field.stored === undefined ? "" : field.show(field.stored),
+        value: field.stored,
+        typed: false,
+        issue: undefined,
+      };
     const read = field.read(now.text);
     return { text: now.text, value: read.ok ? read.value : field.stored, typed: true, issue: now.issue };
   };

@@ -3,7 +3,7 @@ import { useSubmit, type SubmitTarget } from "react-router";
 import type { Edit } from "~core/record/edit";
 
 /** What the edits route understands. */
-export type EditRequest = { kind: "save"; edits: Edit[] } | { kind: "undo" };
+export type EditRequest = { kind: "save"; edits: Edit[]; drafts: string[] } | { kind: "undo" };
 
 /** Sends edits to the one action that keeps them; every loader on screen reads anew afterwards. */
 export function useEdits() {
@@ -20,7 +20,12 @@ export function useEdits() {
     [submit],
   );
   return {
-    save: useCallback((...edits: Edit[]) => send({ kind: "save", edits }), [send]),
+    save: useCallback((...edits: Edit[]) => send({ kind: "save", edits, drafts: [] }), [send]),
+    /** Keeps the value that a draft has become. */
+    settle: useCallback(
+      (edit: Edit, draftKey: string) => send({ kind: "save", edits: [edit], drafts: [draftKey] }),
+      [send],
+    ),
     undo: useCallback(() => send({ kind: "undo" }), [send]),
   };
 }

@@ -22,7 +22,8 @@ export function useShortcuts(shortcuts: Shortcuts): void {
       const plain = !event.ctrlKey && !event.metaKey && !event.altKey;
       if (plain && place === "text") return;
       if (plain && place === "number" && !SAFE_IN_NUMBERS.has(name)) return;
-      if (name === "ctrl+z" && place !== "none" && (event.target as HTMLElement).dataset["typed"] === "true") return;
+      if (name === "ctrl+z" && place !== "none" && (event.target as HTMLElement).dataset["typed"] === "true")
+        return;
       const chord = event.timeStamp - firstAt < CHORD_MS ? `${first} ${name}` : "";
       const action = current.current[chord] ?? current.current[name];
       first = name;
@@ -49,5 +50,7 @@ function keyName(event: KeyboardEvent): string {
 function typingPlace(target: EventTarget | null): "none" | "number" | "text" {
   if (!(target instanceof HTMLElement)) return "none";
   if (target.dataset["numeric"] === "true") return "number";
-  return target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName) ? "text" : "none";
+  return target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName)
+    ? "text"
+    : "none";
 }

@@ -13,7 +13,8 @@ export function isIsoDate(text: string): boolean {
 /** Whole days since 1970-01-01. */
 export const dayNumber = (date: IsoDate): number => Date.parse(`${date}T00:00:00Z`) / MS_PER_DAY;
 
-export const dateOfDay = (day: number): IsoDate => new Date(Math.round(day) * MS_PER_DAY).toISOString().slice(0, 10);
+export const dateOfDay = (day: number): IsoDate =>
+  new Date(Math.round(day) * MS_PER_DAY).toISOString().slice(0, 10);
 
 export const addDays = (date: IsoDate, days: number): IsoDate => dateOfDay(dayNumber(date) + days);
 
@@ -21,4 +22,5 @@ export const addDays = (date: IsoDate, days: number): IsoDate => dateOfDay(dayNu
 export const daysBetween = (from: IsoDate, to: IsoDate): number => dayNumber(to) - dayNumber(from);
 
 /** 1 on the first of January. */
-export const dayOfYear = (date: IsoDate): number => dayNumber(date) - dayNumber(`${date.slice(0, 4)}-01-01`) + 1;
+export const dayOfYear = (date: IsoDate): number =>
+  dayNumber(date) - dayNumber(`${date.slice(0, 4)}-01-01`) + 1;

@@ -102,4 +102,5 @@ export const CAUTIONS: readonly Caution[] = [
   },
 ];
 
-export const cautionsAt = (stage: Stage): Caution[] => CAUTIONS.filter((caution) => caution.stages.includes(stage));
+export const cautionsAt = (stage: Stage): Caution[] =>
+  CAUTIONS.filter((caution) => caution.stages.includes(stage));

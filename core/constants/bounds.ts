@@ -19,7 +19,8 @@ export const LEVEL_BOUNDS = {
   axisDeg: {
     value: [5, 12] as Bounds,
     unit: "deg",
-    source: "trade practice for 5; 12 is an assumption, because a pastern rarely stands that far off by itself",
+    source:
+      "trade practice for 5; 12 is an assumption, because a pastern rarely stands that far off by itself",
     validFor: "hoof-pastern axis, either sign",
     sure: "assumption",
   } as Entry<Bounds>,

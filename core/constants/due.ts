@@ -9,15 +9,31 @@ const trade = (value: number, unit: string, validFor: string): Entry<number> => 
 });
 
 /** What makes a foot due. */
-export const TOE_OVER_MM = trade(14, "mm", "toe length over the target or over what this trim left: about six weeks");
+export const TOE_OVER_MM = trade(
+  14,
+  "mm",
+  "toe length over the target or over what this trim left: about six weeks",
+);
 export const AXIS_LIMIT_DEG = trade(5, "deg", "axis, backwards or forwards");
-export const AXIS_WORSE_DEG = trade(3, "deg", "worsening of an axis that this trim could not bring inside the limit");
+export const AXIS_WORSE_DEG = trade(
+  3,
+  "deg",
+  "worsening of an axis that this trim could not bring inside the limit",
+);
 export const WINDOW_DAYS = trade(7, "days", "window before the due date");
 export const SHORT_WINDOW_DAYS = trade(3, "days", "window before the due date of a short cycle");
 export const SHORT_CYCLE_DAYS = trade(28, "days", "a cycle up to this long is short");
 
 /** The work a horse does, as far as it caps the interval. */
-export const HORSE_USES = ["riding", "roads", "competition", "young", "vet plan", "barefoot", "maintenance"] as const;
+export const HORSE_USES = [
+  "riding",
+  "roads",
+  "competition",
+  "young",
+  "vet plan",
+  "barefoot",
+  "maintenance",
+] as const;
 export type HorseUse = (typeof HORSE_USES)[number];
 
 /** Longest interval in weeks by use; editable per user and per horse. */

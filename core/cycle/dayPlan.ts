@@ -63,20 +63,31 @@ export function dayPlan(rows: readonly RosterRow[], today: IsoDate): DayPlan {
     if (visit) jobs.push({ ...row, visit, minutes: jobMinutes(row.horse), ...(cycle && { cycle }) });
     else if (last && cycle && !coming) waiting.push({ ...row, last, cycle });
   }
-  jobs.sort((a, b) => (a.visit.at ?? "99").localeCompare(b.visit.at ?? "99") || a.horse.name.localeCompare(b.horse.name));
+  jobs.sort(
+    (a, b) =>
+      (a.visit.at ?? "99").localeCompare(b.visit.at ?? "99") || a.horse.name.localeCompare(b.horse.name),
+  );
   const stops: Stop[] = [];
   for (const job of jobs) {
     const stop = stops.find(({ yard }) => yard.id === job.yard.id);
     if (stop) {
       stop.jobs.push(job);
       stop.minutes += job.minutes;
-    } else stops.push({ yard: job.yard, minutes: job.minutes, jobs: [job], ...(job.visit.at && { at: job.visit.at }) });
+    } else
+      stops.push({
+        yard: job.yard,
+        minutes: job.minutes,
+        jobs: [job],
+        ...(job.visit.at && { at: job.visit.at }),
+      });
   }
   return {
     stops,
     horses: jobs.length,
     workMinutes: stops.reduce((sum, stop) => sum + stop.minutes, 0),
-    behind: waiting.filter(({ cycle }) => cycle.state === "over").sort((a, b) => b.cycle.daysOver - a.cycle.daysOver),
+    behind: waiting
+      .filter(({ cycle }) => cycle.state === "over")
+      .sort((a, b) => b.cycle.daysOver - a.cycle.daysOver),
     windowOpen: waiting
       .filter(({ cycle }) => cycle.state === "window")
       .sort((a, b) => a.cycle.of - a.cycle.day - (b.cycle.of - b.cycle.day)),

@@ -112,7 +112,10 @@ export function footDue(foot: DueQuestion): Due {
   for (let day = 1; day <= capDay; day++) {
     const { toe, axis } = stateAfter(foot, day);
     if (toe.mean + Z_ONE_SIDED_80 * toe.sd > toeLimit) return dueOn(foot.last, day, "toe");
-    if (axis.mean - Z_ONE_SIDED_80 * axis.sd < backLimit || axis.mean + Z_ONE_SIDED_80 * axis.sd > forwardLimit)
+    if (
+      axis.mean - Z_ONE_SIDED_80 * axis.sd < backLimit ||
+      axis.mean + Z_ONE_SIDED_80 * axis.sd > forwardLimit
+    )
       return dueOn(foot.last, day, "axis");
   }
   return dueOn(foot.last, capDay, "cap");

@@ -33,13 +33,19 @@ interface CycleContext {
  * Source: conjugate normal model; priors in the growth constants.
  */
 export function toeGrowth(visits: readonly BeforeAfter[], context: CycleContext): Result<Rate> {
-  return rateFromCycles(visits, TOE_GROWTH_PRIOR[context.shod ? "shod" : "barefoot"].value, context.measureSd, (a, b) =>
-    seasonDays(a, b, context.hemisphere),
+  return rateFromCycles(
+    visits,
+    TOE_GROWTH_PRIOR[context.shod ? "shod" : "barefoot"].value,
+    context.measureSd,
+    (a, b) => seasonDays(a, b, context.hemisphere),
   );
 }
 
 /** Change of the dorsal angle in degrees a day, learned the same way; the season plays no part. */
-export function angleDrift(visits: readonly BeforeAfter[], context: Omit<CycleContext, "hemisphere">): Result<Rate> {
+export function angleDrift(
+  visits: readonly BeforeAfter[],
+  context: Omit<CycleContext, "hemisphere">,
+): Result<Rate> {
   const prior = ANGLE_DRIFT_PRIOR[context.shod ? "shod" : "barefoot"].value;
   return rateFromCycles(visits, prior, context.measureSd, daysBetween);
 }
@@ -55,7 +61,12 @@ function rateFromCycles(
     const last = visits[index - 1];
     if (last === undefined) continue;
     if (daysBetween(last.date, next.date) <= 0)
-      return fail("not-in-order", `visits.${index}.date`, `${next.date} does not come after ${last.date}.`, next.date);
+      return fail(
+        "not-in-order",
+        `visits.${index}.date`,
+        `${next.date} does not come after ${last.date}.`,
+        next.date,
+      );
     if (last.after === undefined || next.before === undefined) continue;
     const days = weighedDays(last.date, next.date);
     estimates.push({ mean: (next.before - last.after) / days, sd: (Math.SQRT2 * measureSd) / days });

@@ -44,7 +44,10 @@ export function footHistory(readings: readonly Reading[], limb: Limb): FootVisit
 export const leftWith = (visit: FootVisit | undefined): FootValues => ({ ...visit?.before, ...visit?.after });
 
 /** The horse's cap in weeks: its own, else the user's for its use, else the trade's. */
-export function capWeeksOf(horse: Pick<Horse, "capWeeks" | "use">, rules: Pick<DueRules, "capWeeks">): number {
+export function capWeeksOf(
+  horse: Pick<Horse, "capWeeks" | "use">,
+  rules: Pick<DueRules, "capWeeks">,
+): number {
   return horse.capWeeks ?? rules.capWeeks[horse.use] ?? CAP_WEEKS[horse.use].value;
 }
 
@@ -103,7 +106,12 @@ export const horseOutlook = (
 ): FootOutlook[] => LIMBS.map((limb) => footOutlook(horse, limb, footHistory(readings, limb), rules, noise));
 
 /** The horse is due when its first foot is; by the cap alone when nothing was measured at `last`. */
-export function horseDue(horse: Horse, last: string, outlooks: readonly FootOutlook[], rules: DueRules): HorseDue {
+export function horseDue(
+  horse: Horse,
+  last: string,
+  outlooks: readonly FootOutlook[],
+  rules: DueRules,
+): HorseDue {
   let first: HorseDue | undefined;
   for (const { limb, due, question } of outlooks) {
     if (!due || question?.last !== last) continue;
@@ -113,7 +121,11 @@ export function horseDue(horse: Horse, last: string, outlooks: readonly FootOutl
 }
 
 /** The forecast of a foot at `days` after its last visit, if it was measured then. */
-export function outlookAfter(outlook: FootOutlook, days: number, noise = GENERAL_NOISE.value): FootForecast | undefined {
+export function outlookAfter(
+  outlook: FootOutlook,
+  days: number,
+  noise = GENERAL_NOISE.value,
+): FootForecast | undefined {
   if (!outlook.question) return undefined;
   const angleSd = sdOfSmallestChange(noise.angleDeg);
   const start = { toeSd: sdOfSmallestChange(noise.lengthMm), axisSd: Math.SQRT2 * angleSd };

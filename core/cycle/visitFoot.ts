@@ -36,4 +36,5 @@ export function visitFoot(
   };
 }
 
-const measured = (values: FootValues | undefined): boolean => values !== undefined && Object.keys(values).length > 0;
+const measured = (values: FootValues | undefined): boolean =>
+  values !== undefined && Object.keys(values).length > 0;

@@ -19,7 +19,11 @@ export interface AxisReading {
  * `smallestChangeDeg` is the smallest real change between two readings of one angle, 1.96 x sqrt 2 x sd. One reading
  * has 1.96 sd, and two of them in quadrature are again 1.96 x sqrt 2 x sd: the same figure.
  */
-export function readAxis(dorsalAngleDeg: number, pasternAngleDeg: number, smallestChangeDeg: number): AxisReading {
+export function readAxis(
+  dorsalAngleDeg: number,
+  pasternAngleDeg: number,
+  smallestChangeDeg: number,
+): AxisReading {
   const axisDeg = dorsalAngleDeg - pasternAngleDeg;
   const noiseDeg = Math.max(LEAST_AXIS_NOISE_DEG, smallestChangeDeg);
   const straight = Math.abs(axisDeg) <= noiseDeg;

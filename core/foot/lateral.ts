@@ -69,17 +69,29 @@ export function readLateral(points: LateralPoints, mmPerPx = 1): Result<LateralR
   ];
   for (const [mark, other] of lines)
     if (!apart(mark, other))
-      return fail("coincident", `points.${mark}`, `${mark} and ${other} are the same point. Move one of them.`);
+      return fail(
+        "coincident",
+        `points.${mark}`,
+        `${mark} and ${other} are the same point. Move one of them.`,
+      );
 
   const along = minus(points.groundB, points.groundA);
   const forward = dot(minus(points.toe, points.heel), along);
   if (Math.abs(forward) <= length(along) * size * COINCIDENT_PART)
-    return fail("upside-down", "points.heel", "The heel lies straight above or below the toe. Check both marks.");
+    return fail(
+      "upside-down",
+      "points.heel",
+      "The heel lies straight above or below the toe. Check both marks.",
+    );
   const u = times(along, Math.sign(forward) / length(along));
   const across: Vector = [-u[1], u[0]];
   const rise = dot(minus(points.wallHigh, points.groundA), across);
   if (Math.abs(rise) <= size * COINCIDENT_PART)
-    return fail("upside-down", "points.wallHigh", "The top of the wall lies on the ground line. Check both marks.");
+    return fail(
+      "upside-down",
+      "points.wallHigh",
+      "The top of the wall lies on the ground line. Check both marks.",
+    );
   const v = times(across, Math.sign(rise));
 
   const slope = (low: Vector, high: Vector) => {
@@ -93,7 +105,11 @@ export function readLateral(points: LateralPoints, mmPerPx = 1): Result<LateralR
 
   const pastern = minus(points.pasternHigh, points.pasternLow);
   if (Math.abs(dot(pastern, v)) <= length(pastern) * PARALLEL_SINE)
-    return fail("parallel", "points.pasternHigh", "The pastern line runs along the ground and never meets it.");
+    return fail(
+      "parallel",
+      "points.pasternHigh",
+      "The pastern line runs along the ground and never meets it.",
+    );
   const lowAbove = dot(minus(points.pasternLow, points.groundA), v);
   const pasternMeetsAt =
     dot(minus(points.pasternLow, points.toe), u) - (lowAbove * dot(pastern, u)) / dot(pastern, v);

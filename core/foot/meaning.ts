@@ -55,7 +55,12 @@ export function readMeaning(values: FootValues, context: MeaningContext): FootMe
   return meaning;
 }
 
-function axisStatement(axis: AxisReading, { wording }: MeaningContext, dorsal: number, pastern: number): Statement {
+function axisStatement(
+  axis: AxisReading,
+  { wording }: MeaningContext,
+  dorsal: number,
+  pastern: number,
+): Statement {
   const size = wording.angle(Math.abs(axis.axisDeg));
   const advice = {
     straight: `Axis straight within the noise of ${wording.angle(axis.noiseDeg)}.`,
@@ -79,8 +84,15 @@ function toeStatement(over: number, { wording, noise, target }: MeaningContext):
     : over > 0
       ? `Toe ${size} over its target of ${wording.length(target.toeLengthMm)}.`
       : `Toe ${size} under its target of ${wording.length(target.toeLengthMm)}: there is nothing to shorten.`;
-  const source = target.published ? "Balch and others; Turner, by body mass" : "own target, or carried on beyond the table";
-  return { subject: "toe", level: within ? "steady" : level, text, evidence: `Yardstick, not a verdict: ${source}.` };
+  const source = target.published
+    ? "Balch and others; Turner, by body mass"
+    : "own target, or carried on beyond the table";
+  return {
+    subject: "toe",
+    level: within ? "steady" : level,
+    text,
+    evidence: `Yardstick, not a verdict: ${source}.`,
+  };
 }
 
 function heelStatement(difference: number, { wording }: MeaningContext): Statement {
@@ -94,18 +106,31 @@ function heelStatement(difference: number, { wording }: MeaningContext): Stateme
     subject: "heels",
     level,
     text,
-    evidence: "Heel heights, hairline straight down to the ground, lateral minus medial. Steady to 2 mm, act beyond 5 mm.",
+    evidence:
+      "Heel heights, hairline straight down to the ground, lateral minus medial. Steady to 2 mm, act beyond 5 mm.",
   };
 }
 
-function changeStatement(values: FootValues, { last, noise }: MeaningContext, wording: Wording): Statement | undefined {
+function changeStatement(
+  values: FootValues,
+  { last, noise }: MeaningContext,
+  wording: Wording,
+): Statement | undefined {
   if (!last) return undefined;
   const parts: string[] = [];
-  const note = (now: number | undefined, before: number | undefined, name: string, noiseOf: number, angle: boolean) => {
+  const note = (
+    now: number | undefined,
+    before: number | undefined,
+    name: string,
+    noiseOf: number,
+    angle: boolean,
+  ) => {
     if (now === undefined || before === undefined) return;
     const change = changeSince(now, before, noiseOf);
     if (!change.real) return;
-    const size = angle ? wording.angle(Math.abs(change.difference)) : wording.length(Math.abs(change.difference));
+    const size = angle
+      ? wording.angle(Math.abs(change.difference))
+      : wording.length(Math.abs(change.difference));
     parts.push(`${name} ${change.difference > 0 ? "up" : "down"} ${size}`);
   };
   const axisOf = ({ dorsalAngle, pasternAngle }: FootValues) =>
@@ -119,7 +144,9 @@ function changeStatement(values: FootValues, { last, noise }: MeaningContext, wo
   return {
     subject: "change",
     level: "steady",
-    text: said ? `Since the last trim: ${said}.` : "No change since the last trim beyond the noise of measuring.",
+    text: said
+      ? `Since the last trim: ${said}.`
+      : "No change since the last trim beyond the noise of measuring.",
     evidence: `Noise: ${wording.angle(noise.angleDeg)} and ${wording.length(noise.lengthMm)} (${noise.source}).`,
   };
 }

@@ -79,6 +79,3 @@ export function checkMeasure(measure: Measure, value: number): Result<number> {
     value,
   );
 }
-
-/** The heel height of a side as a measure. */
-export const HEEL_HEIGHT = { medial: "heelHeightMedial", lateral: "heelHeightLateral" } as const;

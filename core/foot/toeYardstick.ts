@@ -53,7 +53,11 @@ export type AnimalKind = (typeof ANIMAL_KINDS)[number];
 const DONKEY_TOE_PART = 0.92;
 
 /** The toe length to aim for: the horse's own target if one is set, else the yardstick for its kind and mass. */
-export function toeTarget(animal: { kind: AnimalKind; massKg: number; toeTargetMm?: number | undefined }): ToeYardstick {
+export function toeTarget(animal: {
+  kind: AnimalKind;
+  massKg: number;
+  toeTargetMm?: number | undefined;
+}): ToeYardstick {
   if (animal.toeTargetMm !== undefined) return { toeLengthMm: animal.toeTargetMm, published: false };
   const yardstick = toeYardstick(animal.massKg);
   return animal.kind === "donkey"

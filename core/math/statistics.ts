@@ -13,7 +13,9 @@ export interface Estimate {
  * answer is at least as sharp as the sharpest. At least one estimate is wanted; an empty list throws.
  */
 export function combineByPrecision(estimates: readonly Estimate[]): Estimate {
-  if (estimates.length === 0) throw new Error("combineByPrecision wants at least one estimate");
+  const [only] = estimates;
+  if (!only) throw new Error("combineByPrecision wants at least one estimate");
+  if (estimates.length === 1) return only;
   let precision = 0;
   let weighted = 0;
   for (const { mean, sd } of estimates) {

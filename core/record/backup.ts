@@ -44,7 +44,11 @@ export function readBackup(text: string): Result<Backup> {
   if (!parsed.ok) return parsed;
   const outer = envelope.safeParse(parsed.value);
   if (!outer.success)
-    return fail("foreign", "", "This is not a Plumbline backup: it lacks the backup's heading. Nothing was changed.");
+    return fail(
+      "foreign",
+      "",
+      "This is not a Plumbline backup: it lacks the backup's heading. Nothing was changed.",
+    );
   const { version, madeAt, records: found } = outer.data;
   if (version > RECORD_VERSION)
     return fail(
@@ -55,11 +59,17 @@ export function readBackup(text: string): Result<Backup> {
     );
   const issues: Issue[] = Object.keys(found)
     .filter((name) => !TABLE_NAMES.includes(name as TableName))
-    .map((name) => ({ code: "foreign", path: `records.${name}`, message: `There is no table called ${name}.` }));
+    .map((name) => ({
+      code: "foreign",
+      path: `records.${name}`,
+      message: `There is no table called ${name}.`,
+    }));
   const records = noRecords();
   for (const table of TABLE_NAMES) readTable(table, found[table] ?? [], version, records, issues);
   issues.push(...orphans(records));
-  return issues.length > 0 ? { ok: false, issues: issues.slice(0, MOST_ISSUES) } : ok({ format: FORMAT, version: RECORD_VERSION, madeAt, records });
+  return issues.length > 0
+    ? { ok: false, issues: issues.slice(0, MOST_ISSUES) }
+    : ok({ format: FORMAT, version: RECORD_VERSION, madeAt, records });
 }
 
 function readTable(table: TableName, rows: unknown[], version: number, into: Records, issues: Issue[]): void {
@@ -73,7 +83,12 @@ function readTable(table: TableName, rows: unknown[], version: number, into: Rec
       continue;
     }
     if (seen.has(read.data.id))
-      issues.push({ code: "double", path: `${path}.id`, message: "Two rows carry this id.", value: read.data.id });
+      issues.push({
+        code: "double",
+        path: `${path}.id`,
+        message: "Two rows carry this id.",
+        value: read.data.id,
+      });
     seen.add(read.data.id);
     (into[table] as unknown[]).push(read.data);
   }
@@ -85,7 +100,14 @@ function orphans(records: Records): Issue[] {
     return records[from].flatMap((row, index) => {
       const id = (row as Record<string, unknown>)[field];
       if (known.has(String(id))) return [];
-      return [{ code: "orphan", path: `records.${from}.${index}.${field}`, message: `Points to nothing in ${to}.`, value: id }];
+      return [
+        {
+          code: "orphan",
+          path: `records.${from}.${index}.${field}`,
+          message: `Points to nothing in ${to}.`,
+          value: id,
+        },
+      ];
     });
   });
 }
@@ -99,7 +121,11 @@ function parseJson(text: string): Result<unknown> {
     const before = text.slice(0, position).split("\n");
     const column = (before.at(-1)?.length ?? 0) + 1;
     const cut = position >= text.trimEnd().length ? " The file seems to be cut off." : "";
-    return fail("not-json", `line ${before.length}, column ${column}`, `The file breaks off being JSON at line ${before.length}, column ${column}.${cut}`);
+    return fail(
+      "not-json",
+      `line ${before.length}, column ${column}`,
+      `The file breaks off being JSON at line ${before.length}, column ${column}.${cut}`,
+    );
   }
 }
 

@@ -26,6 +26,13 @@ export function readingsCsv(records: Pick<Records, "yards" | "horses" | "reading
       }
       return row;
     });
-  const columns = ["date", "yard", "horse", "limb", "moment", ...MEASURES.flatMap((name) => [name, `${name}Source`])];
+  const columns = [
+    "date",
+    "yard",
+    "horse",
+    "limb",
+    "moment",
+    ...MEASURES.flatMap((name) => [name, `${name}Source`]),
+  ];
   return `${Papa.unparse({ fields: columns, data: rows }, { escapeFormulae: true })}\r\n`;
 }

@@ -4,7 +4,10 @@ import type { DueEvent } from "./calendar";
 import type { Records } from "./tables";
 
 /** The due date of every horse by its last signed visit, for the calendar file. */
-export function dueEvents(records: Pick<Records, "yards" | "horses" | "visits">, wording: Wording): DueEvent[] {
+export function dueEvents(
+  records: Pick<Records, "yards" | "horses" | "visits">,
+  wording: Wording,
+): DueEvent[] {
   const yards = new Map(records.yards.map((yard) => [yard.id, yard.name]));
   return records.horses.flatMap((horse) => {
     const last = records.visits
@@ -14,7 +17,14 @@ export function dueEvents(records: Pick<Records, "yards" | "horses" | "visits">,
     if (!last?.next) return [];
     const { due, windowStart } = last.next;
     return [
-      { horseId: horse.id, horse: horse.name, yard: yards.get(horse.yardId) ?? "", due, windowStart, why: dueReason(last.next, horse, wording) },
+      {
+        horseId: horse.id,
+        horse: horse.name,
+        yard: yards.get(horse.yardId) ?? "",
+        due,
+        windowStart,
+        why: dueReason(last.next, horse, wording),
+      },
     ];
   });
 }

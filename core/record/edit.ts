@@ -19,7 +19,8 @@ export const undoOf = (edit: Edit): Edit => ({ ...edit, was: edit.now, now: edit
 /** The value at a path, undefined where there is none. */
 export function valueAt(record: unknown, path: readonly string[]): unknown {
   return path.reduce<unknown>(
-    (place, key) => (typeof place === "object" && place !== null ? (place as Record<string, unknown>)[key] : undefined),
+    (place, key) =>
+      typeof place === "object" && place !== null ? (place as Record<string, unknown>)[key] : undefined,
     record,
   );
 }

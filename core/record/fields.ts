@@ -9,9 +9,10 @@ export const dateField = z
   .refine(isIsoDate, { error: "must be a day of the calendar, YYYY-MM-DD" })
   .meta({ format: "date" });
 export const instantField = z.iso.datetime({ offset: true });
-export const timeField = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: "must be a time such as 08:30" });
+export const timeField = z
+  .string()
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { error: "must be a time such as 08:30" });
 export const limbField = z.enum(LIMBS);
 export const finite = z.number();
-export const lengthMm = z.number().min(0).max(1000);
 export const line = z.string().max(200);
 export const prose = z.string().max(10_000);

@@ -12,11 +12,18 @@ export const horseSchema = z.strictObject({
   yardId: idField,
   name: line.min(1, { error: "A horse needs a name." }),
   kind: z.enum(ANIMAL_KINDS),
-  massKg: z.number().min(40, { error: "Lighter than 40 kg is not read." }).max(1400, { error: "Heavier than 1400 kg is not read." }),
+  massKg: z
+    .number()
+    .min(40, { error: "Lighter than 40 kg is not read." })
+    .max(1400, { error: "Heavier than 1400 kg is not read." }),
   use: z.enum(HORSE_USES),
   finish: z.enum(FINISHES),
   /** The interval's cap, weeks; the use decides when it is not set. */
-  capWeeks: z.number().min(1, { error: "At least one week." }).max(16, { error: "No more than 16 weeks." }).optional(),
+  capWeeks: z
+    .number()
+    .min(1, { error: "At least one week." })
+    .max(16, { error: "No more than 16 weeks." })
+    .optional(),
   toeTargetMm: z.number().min(30).max(250).optional(),
   /** Known habits that can hurt: kicks, leans, pulls, dislikes hammering. */
   habits: prose.default(""),

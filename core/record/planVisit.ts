@@ -24,7 +24,14 @@ export function startVisit(visit: Visit, today: IsoDate): Edit[] {
     label: "visit started",
   });
   return [
-    { table: "visits", id: visitId, path: ["status"], was: visit.status, now: "open", label: "visit started" },
+    {
+      table: "visits",
+      id: visitId,
+      path: ["status"],
+      was: visit.status,
+      now: "open",
+      label: "visit started",
+    },
     { table: "visits", id: visitId, path: ["date"], was: visit.date, now: today, label: "visit started" },
     ...LIMBS.flatMap((limb) => [
       ...MOMENTS.map((moment) =>

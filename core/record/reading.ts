@@ -22,4 +22,5 @@ export const readingSchema = z.strictObject({
 });
 export type Reading = z.infer<typeof readingSchema>;
 
-export const readingId = (visitId: string, limb: Limb, moment: Moment): string => `${visitId}.${limb}.${moment}`;
+export const readingId = (visitId: string, limb: Limb, moment: Moment): string =>
+  `${visitId}.${limb}.${moment}`;

@@ -10,8 +10,16 @@ export const settingsSchema = z.strictObject({
   side: z.enum(["medial-lateral", "inside-outside"]).default("inside-outside"),
   theme: z.enum(["paper", "barn"]).default("paper"),
   hemisphere: z.enum(["north", "south"]).default("north"),
-  toeOverMm: z.number().min(3, { error: "At least 3 mm." }).max(40, { error: "No more than 40 mm." }).default(14),
-  axisLimitDeg: z.number().min(1, { error: "At least 1°." }).max(15, { error: "No more than 15°." }).default(5),
+  toeOverMm: z
+    .number()
+    .min(3, { error: "At least 3 mm." })
+    .max(40, { error: "No more than 40 mm." })
+    .default(14),
+  axisLimitDeg: z
+    .number()
+    .min(1, { error: "At least 1°." })
+    .max(15, { error: "No more than 15°." })
+    .default(5),
   /** Own caps in weeks by use; the trade's values where there is none. */
   capWeeks: z.partialRecord(z.enum(HORSE_USES), z.number().min(1).max(16)).default({}),
   /** Cautions that were read, by where they stand and what they were about. */

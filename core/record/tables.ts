@@ -22,7 +22,14 @@ export type Records = { [Name in TableName]: RecordOf<Name>[] };
 
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
-export const noRecords = (): Records => ({ yards: [], horses: [], visits: [], readings: [], trims: [], settings: [] });
+export const noRecords = (): Records => ({
+  yards: [],
+  horses: [],
+  visits: [],
+  readings: [],
+  trims: [],
+  settings: [],
+});
 
 /** Fields that point from one table's rows to another's. */
 export const LINKS: { from: TableName; field: string; to: TableName }[] = [

@@ -2,7 +2,17 @@ import { z } from "zod";
 import { dateField, idField, instantField, limbField, prose, timeField } from "./fields";
 
 /** The nine knots of a visit, in the order of the work. */
-export const STAGES = ["arrive", "watch", "read", "survey", "trim", "shoe", "set", "recheck", "sign-off"] as const;
+export const STAGES = [
+  "arrive",
+  "watch",
+  "read",
+  "survey",
+  "trim",
+  "shoe",
+  "set",
+  "recheck",
+  "sign-off",
+] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const STAGE_NAMES: Record<Stage, string> = {

@@ -18,7 +18,8 @@ export interface Repeatability {
  * Errors: `no-pairs` for an empty list. Source: Bland and Altman 1996, BMJ 312:1654.
  */
 export function repeatability(pairs: readonly (readonly [number, number])[]): Result<Repeatability> {
-  if (pairs.length === 0) return fail("no-pairs", "pairs", "At least one pair of repeated measures is wanted.");
+  if (pairs.length === 0)
+    return fail("no-pairs", "pairs", "At least one pair of repeated measures is wanted.");
   const squares = pairs.reduce((sum, [a, b]) => sum + (a - b) ** 2, 0);
   const sd = Math.sqrt(squares / (2 * pairs.length));
   return ok({ n: pairs.length, sd, smallestChange: SMALLEST_CHANGE_FACTOR * sd });

@@ -81,7 +81,9 @@ export function predictTrim(foot: TrimFoot, cuts: Cuts): Result<PredictedFoot> {
   return ok({
     dorsalAngle,
     axis: dorsalAngle - foot.pasternAngle,
-    roll: degrees(Math.atan((cuts.heelLateral - cuts.heelMedial) / (foot.heelLateral[0] - foot.heelMedial[0]))),
+    roll: degrees(
+      Math.atan((cuts.heelLateral - cuts.heelMedial) / (foot.heelLateral[0] - foot.heelMedial[0])),
+    ),
     toeY: toeAfter,
     heelY: heelAfter,
     corY: corAfter,
@@ -96,7 +98,8 @@ function impossible(foot: TrimFoot, heelY: number): Issue[] {
   const say = (path: string, message: string, value: unknown) =>
     issues.push({ code: "impossible", path: `foot.${path}`, message, value });
   for (const key of ["dorsalAngle", "pasternAngle", "heelAngle"] as const)
-    if (!(foot[key] > 0 && foot[key] < 90)) say(key, `An angle of ${foot[key]} degrees makes no foot.`, foot[key]);
+    if (!(foot[key] > 0 && foot[key] < 90))
+      say(key, `An angle of ${foot[key]} degrees makes no foot.`, foot[key]);
   if (!(foot.toeY > heelY)) say("toeY", "The toe must lie ahead of the heels.", foot.toeY);
   if (!(foot.toeLength > 0)) say("toeLength", "The toe must have a length.", foot.toeLength);
   if (!(foot.heelLateral[0] > foot.heelMedial[0]))

@@ -8,7 +8,8 @@ export function parseAngle(text: string): Result<number> {
   const typed = text.trim();
   if (typed === "") return fail("empty", "text", "Nothing was typed. Type an angle such as 52 or 48.5.");
   const found = /^([-−]?)(\d+(?:[.,]\d+)?|[.,]\d+)\s*(?:°|deg|degrees)?$/i.exec(typed);
-  if (!found) return fail("not-an-angle", "text", `“${typed}” is not an angle. Type it like 52 or 48.5.`, text);
+  if (!found)
+    return fail("not-an-angle", "text", `“${typed}” is not an angle. Type it like 52 or 48.5.`, text);
   const size = Number((found[2] ?? "").replace(",", "."));
   return ok(found[1] === "" || size === 0 ? size : -size);
 }

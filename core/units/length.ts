@@ -8,7 +8,13 @@ export type LengthUnit = "mm" | "in";
 export type InchFraction = 2 | 4 | 8 | 16 | 32;
 
 const VULGAR: Record<string, string> = {
-  "½": "1/2", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8",
+  "½": "1/2",
+  "¼": "1/4",
+  "¾": "3/4",
+  "⅛": "1/8",
+  "⅜": "3/8",
+  "⅝": "5/8",
+  "⅞": "7/8",
 };
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?|[.,]\d+`;
@@ -27,17 +33,28 @@ const LENGTH = new RegExp(
 export function parseLength(text: string, unit: LengthUnit): Result<number> {
   const typed = text.trim();
   if (typed === "") return fail("empty", "text", "Nothing was typed. Type a length such as 5 1/4 or 133 mm.");
-  if (/^[-−–]/.test(typed)) return fail("negative", "text", `“${typed}” is below zero. A length starts at 0.`, text);
+  if (/^[-−–]/.test(typed))
+    return fail("negative", "text", `“${typed}” is below zero. A length starts at 0.`, text);
   const spelled = typed.replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign] ?? ""}`).trim();
   const parts = LENGTH.exec(spelled)?.groups;
   const wrong = () =>
-    fail("not-a-length", "text", `“${typed}” is not a length. Type it like 5 1/4, 5.25in, 133 or 13.3 cm.`, text);
+    fail(
+      "not-a-length",
+      "text",
+      `“${typed}” is not a length. Type it like 5 1/4, 5.25in, 133 or 13.3 cm.`,
+      text,
+    );
   if (!parts || (parts.whole !== undefined && parts.plain !== undefined)) return wrong();
   const bottom = Number(parts.bottom ?? 1);
   if (bottom === 0) return fail("zero-denominator", "text", `“${typed}” divides by nothing.`, text);
   const fraction = parts.top === undefined ? 0 : Number(parts.top) / bottom;
   if (parts.whole !== undefined && fraction >= 1)
-    return fail("odd-fraction", "text", `“${typed}”: the fraction beside a whole number must be less than one.`, text);
+    return fail(
+      "odd-fraction",
+      "text",
+      `“${typed}”: the fraction beside a whole number must be less than one.`,
+      text,
+    );
   const count = Number(parts.whole ?? 0) + fraction + Number((parts.plain ?? "0").replace(",", "."));
   if (!Number.isFinite(count)) return wrong();
   return ok(count * mmPer(parts.unit?.toLowerCase() ?? unit));
@@ -63,7 +80,12 @@ export interface LengthParts {
  * The nearest whole millimetre (or `decimals` places), or the nearest fraction of an inch; ties go up.
  * Works for differences too: the sign stands apart and the size is rounded.
  */
-export function lengthParts(mm: number, unit: LengthUnit, fraction: InchFraction = 16, decimals = 0): LengthParts {
+export function lengthParts(
+  mm: number,
+  unit: LengthUnit,
+  fraction: InchFraction = 16,
+  decimals = 0,
+): LengthParts {
   const size = Math.abs(mm);
   if (unit === "mm") {
     const scale = 10 ** decimals;
@@ -76,11 +98,22 @@ export function lengthParts(mm: number, unit: LengthUnit, fraction: InchFraction
   const rest = steps % fraction;
   if (rest === 0) return { sign, whole: String(whole), unit };
   const shared = greatestCommonDivisor(rest, fraction);
-  return { sign, whole: whole === 0 ? "" : String(whole), top: rest / shared, bottom: fraction / shared, unit };
+  return {
+    sign,
+    whole: whole === 0 ? "" : String(whole),
+    top: rest / shared,
+    bottom: fraction / shared,
+    unit,
+  };
 }
 
 /** A length in words: `5 1/4 in`, `133 mm`. See {@link lengthParts} for the rounding. */
-export function formatLength(mm: number, unit: LengthUnit, fraction: InchFraction = 16, decimals = 0): string {
+export function formatLength(
+  mm: number,
+  unit: LengthUnit,
+  fraction: InchFraction = 16,
+  decimals = 0,
+): string {
   const parts = lengthParts(mm, unit, fraction, decimals);
   const split = parts.top === undefined ? "" : `${parts.top}/${parts.bottom}`;
   return `${parts.sign}${[parts.whole, split].filter(Boolean).join(" ")} ${unit}`;
@@ -89,4 +122,5 @@ export function formatLength(mm: number, unit: LengthUnit, fraction: InchFractio
 /** Half goes up; the small allowance keeps 0.5 a half after a division by 25.4. */
 const roundTieUp = (value: number): number => Math.floor(value + 0.5 + 1e-9);
 
-const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));
+const greatestCommonDivisor = (a: number, b: number): number =>
+  b === 0 ? a : greatestCommonDivisor(b, a % b);

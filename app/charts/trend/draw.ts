@@ -13,7 +13,12 @@ const MARGIN = { top: 10, right: 14, bottom: 26, left: 52 };
 const MS_PER_DAY = 86_400_000;
 
 /** Draws the model into the element; `show` writes a value in the user's unit. */
-export function drawTrend(element: SVGSVGElement, model: TrendModel, size: TrendSize, show: (value: number) => string): void {
+export function drawTrend(
+  element: SVGSVGElement,
+  model: TrendModel,
+  size: TrendSize,
+  show: (value: number) => string,
+): void {
   const x = scaleUtc()
     .domain(model.dates.map((date) => new Date(dayOf(date) * MS_PER_DAY)))
     .range([MARGIN.left, size.width - MARGIN.right]);
@@ -36,14 +41,29 @@ export function drawTrend(element: SVGSVGElement, model: TrendModel, size: Trend
   root
     .append("path")
     .attr("class", "trend-forecast-band")
-    .attr("d", area<TrendModel["forecast"][number]>((d) => at(d.date), (d) => y(d.low), (d) => y(d.high))(model.forecast));
+    .attr(
+      "d",
+      area<TrendModel["forecast"][number]>(
+        (d) => at(d.date),
+        (d) => y(d.low),
+        (d) => y(d.high),
+      )(model.forecast),
+    );
   root
     .append("path")
     .attr("class", "trend-forecast")
-    .attr("d", line<TrendModel["forecast"][number]>((d) => at(d.date), (d) => y(d.mean))(model.forecast));
+    .attr(
+      "d",
+      line<TrendModel["forecast"][number]>(
+        (d) => at(d.date),
+        (d) => y(d.mean),
+      )(model.forecast),
+    );
 
   const steps = model.visits.flatMap(({ date, before, after }) =>
-    [before, after].flatMap((value) => (value === undefined ? [] : [[at(date), y(value)] as [number, number]])),
+    [before, after].flatMap((value) =>
+      value === undefined ? [] : [[at(date), y(value)] as [number, number]],
+    ),
   );
   root.append("path").attr("class", "trend-line").attr("d", line()(steps));
   for (const moment of ["before", "after"] as const)
@@ -60,7 +80,11 @@ export function drawTrend(element: SVGSVGElement, model: TrendModel, size: Trend
     .append("g")
     .attr("class", "trend-axis")
     .attr("transform", `translate(0,${size.height - MARGIN.bottom})`)
-    .call(axisBottom(x).ticks(Math.max(2, Math.floor(size.width / 110))).tickSizeOuter(0));
+    .call(
+      axisBottom(x)
+        .ticks(Math.max(2, Math.floor(size.width / 110)))
+        .tickSizeOuter(0),
+    );
   root
     .append("g")
     .attr("class", "trend-axis")

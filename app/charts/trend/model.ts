@@ -17,7 +17,8 @@ export const TREND_NAMES: Record<TrendMeasure, string> = {
   heelDifference: "Heel difference",
 };
 
-export const isLength = (measure: TrendMeasure): boolean => measure === "toeLength" || measure === "heelDifference";
+export const isLength = (measure: TrendMeasure): boolean =>
+  measure === "toeLength" || measure === "heelDifference";
 
 /** One visit: a value before and after; each can be missing. */
 export interface TrendVisit {
@@ -93,7 +94,11 @@ export function trendModel(
   };
 }
 
-function forecastOf(measure: TrendMeasure, from: IsoDate, outlook: FootOutlook | undefined): TrendModel["forecast"] {
+function forecastOf(
+  measure: TrendMeasure,
+  from: IsoDate,
+  outlook: FootOutlook | undefined,
+): TrendModel["forecast"] {
   if (!outlook?.due || outlook.question?.last !== from || measure === "heelDifference") return [];
   const days: number[] = [];
   for (let day = 0; day <= outlook.due.day + FORECAST_STEP_DAYS; day += FORECAST_STEP_DAYS) days.push(day);
@@ -102,7 +107,9 @@ function forecastOf(measure: TrendMeasure, from: IsoDate, outlook: FootOutlook |
     if (!state) return [];
     const band = measure === "toeLength" ? state.toeLength : state.axis;
     const shift = measure === "dorsalAngle" ? (outlook.question?.pasternAngle ?? 0) : 0;
-    return [{ date: addDays(from, day), mean: band.mean + shift, low: band.low + shift, high: band.high + shift }];
+    return [
+      { date: addDays(from, day), mean: band.mean + shift, low: band.low + shift, high: band.high + shift },
+    ];
   });
 }
 

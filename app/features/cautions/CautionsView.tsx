@@ -14,12 +14,18 @@ export function CautionsView() {
       </header>
       <div className="cautions">
         {CAUTIONS.map(({ id, title, lines, stages }) => (
-          <section key={id} className={id === "vet" ? "caution-card caution-vet" : "caution-card"} aria-label={title}>
+          <section
+            key={id}
+            className={id === "vet" ? "caution-card caution-vet" : "caution-card"}
+            aria-label={title}
+          >
             <h2>{title}</h2>
             {lines.map((line) => (
               <p key={line}>{line}</p>
             ))}
-            {stages.length > 0 && <p className="quiet">Shown at: {stages.map((stage) => STAGE_NAMES[stage]).join(", ")}</p>}
+            {stages.length > 0 && (
+              <p className="quiet">Shown at: {stages.map((stage) => STAGE_NAMES[stage]).join(", ")}</p>
+            )}
           </section>
         ))}
       </div>

@@ -1,5 +1,5 @@
 import { Button } from "antd";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useFetcher, useRevalidator, type SubmitTarget } from "react-router";
 import { download, exportBackup, readAllRecords } from "~app/data/files";
 import type { Round } from "~app/data/session";
@@ -42,7 +42,11 @@ export function FilesView({ counts, round, persisted, usedMb }: FilesProps) {
       run: async () => {
         const { dueCalendar } = await import("~core/record/calendar");
         const events = dueEvents(await readAllRecords(), wording);
-        download(`plumbline-due-${todayHere()}.ics`, "text/calendar", dueCalendar(events, new Date().toISOString()));
+        download(
+          `plumbline-due-${todayHere()}.ics`,
+          "text/calendar",
+          dueCalendar(events, new Date().toISOString()),
+        );
       },
     },
   ];
@@ -52,9 +56,10 @@ export function FilesView({ counts, round, persisted, usedMb }: FilesProps) {
         <div>
           <h1>Files</h1>
           <p className="quiet">
-            {round === "own" ? "Your own records" : "The made-up round"}: {counts.horses} horses in {counts.yards} yards,{" "}
-            {counts.visits} visits, {counts.readings} readings
-            {usedMb !== undefined && ` · about ${usedMb < 10 ? usedMb.toFixed(1) : Math.round(usedMb)} MB of this browser`}
+            {round === "own" ? "Your own records" : "The made-up round"}: {counts.horses} horses in{" "}
+            {counts.yards} yards, {counts.visits} visits, {counts.readings} readings
+            {usedMb !== undefined &&
+              ` · about ${usedMb < 10 ? usedMb.toFixed(1) : Math.round(usedMb)} MB of this browser`}
           </p>
         </div>
       </header>
@@ -72,7 +77,9 @@ export function FilesView({ counts, round, persisted, usedMb }: FilesProps) {
       <KeepPanel persisted={persisted} />
       <section className="file-section">
         <h2>Made-up data</h2>
-        <p className="quiet">It lies in a store of its own. Loading or leaving it never touches your records.</p>
+        <p className="quiet">
+          It lies in a store of its own. Loading or leaving it never touches your records.
+        </p>
         {round === "own" ? (
           <div className="file-acts">
             <DemoLoader kind="demo" label="Load the demo round" />
@@ -88,14 +95,12 @@ export function FilesView({ counts, round, persisted, usedMb }: FilesProps) {
 
 /** Choose a file, see what is in it or what is wrong with it, then decide. */
 function RestorePanel() {
-  const [found, setFound] = useState<{ name: string; read: Result<Backup> }>();
+  const [found, setFound] = useState<{ name: string; read: Result<Backup>; sent: boolean }>();
   const fetcher = useFetcher<Result<true>>();
-  const done = fetcher.data?.ok === true && fetcher.state === "idle";
-  useEffect(() => {
-    if (done) setFound(undefined);
-  }, [done]);
-  const backup = found?.read.ok ? found.read.value : undefined;
-  const issues: Issue[] = found && !found.read.ok ? found.read.issues : fetcher.data && !fetcher.data.ok ? fetcher.data.issues : [];
+  const answer = found?.sent && fetcher.state === "idle" ? fetcher.data : undefined;
+  const backup = found?.read.ok && !answer ? found.read.value : undefined;
+  const wrong = [found?.read, answer].find((result) => result?.ok === false);
+  const issues: Issue[] = wrong && !wrong.ok ? wrong.issues : [];
   return (
     <section className="file-section" aria-label="Restore">
       <h2>Restore a backup</h2>
@@ -107,7 +112,7 @@ function RestorePanel() {
           onChange={async (event) => {
             const file = event.target.files?.[0];
             event.target.value = "";
-            if (file) setFound({ name: file.name, read: readBackup(await file.text()) });
+            if (file) setFound({ name: file.name, read: readBackup(await file.text()), sent: false });
           }}
         />
       </label>
@@ -115,7 +120,8 @@ function RestorePanel() {
         <div className="restore-found">
           <p>
             <b>{found.name}</b>, made {backup.madeAt.slice(0, 10)}: {backup.records.horses.length} horses,{" "}
-            {backup.records.visits.length} visits, {backup.records.readings.length} readings. Every row was read and is sound.
+            {backup.records.visits.length} visits, {backup.records.readings.length} readings. Every row was
+            read and is sound.
           </p>
           <p>It takes the place of everything that is open now. Back up first if you may want it again.</p>
           <div className="file-acts">
@@ -123,7 +129,13 @@ function RestorePanel() {
               type="primary"
               danger
               loading={fetcher.state !== "idle"}
-              onClick={() => void fetcher.submit(backup as unknown as SubmitTarget, { method: "post", encType: "application/json" })}
+              onClick={() => {
+                setFound({ ...found, sent: true });
+                void fetcher.submit(backup as unknown as SubmitTarget, {
+                  method: "post",
+                  encType: "application/json",
+                });
+              }}
             >
               Restore it
             </Button>
@@ -131,7 +143,7 @@ function RestorePanel() {
           </div>
         </div>
       )}
-      {done && <p role="status">Restored.</p>}
+      {answer?.ok && <p role="status">Restored.</p>}
       {issues.length > 0 && (
         <div role="alert" className="restore-issues">
           <p className="ember strong">{found?.name ?? "The backup"} was not restored. Nothing was changed.</p>
@@ -155,7 +167,9 @@ function KeepPanel({ persisted }: { persisted: boolean }) {
     <section className="file-section">
       <h2>Kept by this browser</h2>
       {persisted || answer ? (
-        <p className="quiet">The browser has promised not to clear this data by itself. A backup is still yours to make.</p>
+        <p className="quiet">
+          The browser has promised not to clear this data by itself. A backup is still yours to make.
+        </p>
       ) : (
         <>
           <p className="quiet">

@@ -26,7 +26,9 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
   const use = Form.useWatch(["horse", "use"], form) ?? horse?.use ?? BLANK.use;
   const yardId = Form.useWatch("yardId", form) ?? yard?.id ?? yards[0]?.id ?? NEW_YARD;
   useEffect(() => {
-    form.setFields(issues.map(({ path, message }) => ({ name: path.split(".") as ["horse", "name"], errors: [message] })));
+    form.setFields(
+      issues.map(({ path, message }) => ({ name: path.split(".") as ["horse", "name"], errors: [message] })),
+    );
   }, [form, issues]);
   const general = issues.find(({ path }) => path === "");
   return (
@@ -38,8 +40,14 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
         form={form}
         layout="vertical"
         requiredMark={false}
-        initialValues={{ horse: horse ?? BLANK, yardId: yard?.id ?? yards[0]?.id ?? NEW_YARD, yard: yard ?? {} }}
-        onFinish={(values) => void submit(values as unknown as SubmitTarget, { method: "post", encType: "application/json" })}
+        initialValues={{
+          horse: horse ?? BLANK,
+          yardId: yard?.id ?? yards[0]?.id ?? NEW_YARD,
+          yard: yard ?? {},
+        }}
+        onFinish={(values) =>
+          void submit(values as unknown as SubmitTarget, { method: "post", encType: "application/json" })
+        }
       >
         <Form.Item name={["horse", "name"]} label="Name">
           <Input autoFocus />
@@ -47,7 +55,11 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
         <Form.Item name={["horse", "kind"]} label="Kind">
           <Segmented options={[...ANIMAL_KINDS]} />
         </Form.Item>
-        <Form.Item name={["horse", "massKg"]} label="Body mass, kg" extra="Sets the yardstick for the toe, and the size of the drawing until it is measured.">
+        <Form.Item
+          name={["horse", "massKg"]}
+          label="Body mass, kg"
+          extra="Sets the yardstick for the toe, and the size of the drawing until it is measured."
+        >
           <InputNumber min={0} style={{ width: 160 }} />
         </Form.Item>
         <Form.Item name={["horse", "use"]} label="Work">
@@ -56,20 +68,37 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
         <Form.Item name={["horse", "finish"]} label="What it gets">
           <Segmented options={[...FINISHES]} />
         </Form.Item>
-        <Form.Item name={["horse", "capWeeks"]} label="Longest interval, weeks" extra={`Empty: ${CAP_WEEKS[use].value} weeks, as for ${workInWords(use)}.`}>
+        <Form.Item
+          name={["horse", "capWeeks"]}
+          label="Longest interval, weeks"
+          extra={`Empty: ${CAP_WEEKS[use].value} weeks, as for ${workInWords(use)}.`}
+        >
           <InputNumber min={1} max={16} style={{ width: 160 }} />
         </Form.Item>
-        <Form.Item name={["horse", "toeTargetMm"]} label="Own target for the toe length, mm" extra="Empty: the yardstick by body mass.">
+        <Form.Item
+          name={["horse", "toeTargetMm"]}
+          label="Own target for the toe length, mm"
+          extra="Empty: the yardstick by body mass."
+        >
           <InputNumber min={0} style={{ width: 160 }} />
         </Form.Item>
-        <Form.Item name={["horse", "habits"]} label="Habits that can hurt" extra="Kicks, leans, pulls, dislikes hammering: shown before every visit.">
+        <Form.Item
+          name={["horse", "habits"]}
+          label="Habits that can hurt"
+          extra="Kicks, leans, pulls, dislikes hammering: shown before every visit."
+        >
           <Input.TextArea autoSize={{ minRows: 1, maxRows: 6 }} />
         </Form.Item>
         <Form.Item name={["horse", "notes"]} label="Notes">
           <Input.TextArea autoSize={{ minRows: 2, maxRows: 10 }} />
         </Form.Item>
         <Form.Item name="yardId" label="Yard">
-          <Select options={[...yards.map(({ id, name }) => ({ value: id, label: name })), { value: NEW_YARD, label: "A new yard" }]} />
+          <Select
+            options={[
+              ...yards.map(({ id, name }) => ({ value: id, label: name })),
+              { value: NEW_YARD, label: "A new yard" },
+            ]}
+          />
         </Form.Item>
         {(yardId === NEW_YARD || yardId === yard?.id) && (
           <>

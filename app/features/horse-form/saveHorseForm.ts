@@ -18,7 +18,11 @@ export const NEW_YARD = "new";
  * Checks and keeps a horse and its yard together. Answers the horse's id; what is wrong comes back with the path of
  * its field (`horse.name`, `yard.name`), and the form keeps what was typed.
  */
-export async function saveHorseForm(form: HorseFormValues, was: Horse | undefined, wasYard: Yard | undefined): Promise<Result<string>> {
+export async function saveHorseForm(
+  form: HorseFormValues,
+  was: Horse | undefined,
+  wasYard: Yard | undefined,
+): Promise<Result<string>> {
   const edits: Edit[] = [];
   const sameYard = wasYard?.id === form.yardId;
   const yardId = form.yardId === NEW_YARD ? crypto.randomUUID() : form.yardId;
@@ -31,15 +35,28 @@ export async function saveHorseForm(form: HorseFormValues, was: Horse | undefine
   ];
   if (issues.length > 0 || !horse.success) return { ok: false, issues };
   if (needsYard && yard.success)
-    edits.push({ table: "yards", id: yardId, path: [], was: sameYard ? wasYard : undefined, now: yard.data, label: yard.data.name });
+    edits.push({
+      table: "yards",
+      id: yardId,
+      path: [],
+      was: sameYard ? wasYard : undefined,
+      now: yard.data,
+      label: yard.data.name,
+    });
   edits.push({ table: "horses", id: horse.data.id, path: [], was, now: horse.data, label: horse.data.name });
   const saved = await saveEdits(edits);
   if (saved.kind === "saved") return ok(horse.data.id);
   if (saved.kind === "conflict")
-    return fail("conflict", "", "This horse was changed in another tab. Open its page again to see what is there now; your text stays here.");
+    return fail(
+      "conflict",
+      "",
+      "This horse was changed in another tab. Open its page again to see what is there now; your text stays here.",
+    );
   return fail("failed", "", saved.kind === "failed" ? saved.message : "This could not be kept.");
 }
 
 /** Emptied fields are missing fields. */
 const clean = (values: Record<string, unknown>): Record<string, unknown> =>
-  Object.fromEntries(Object.entries(values).filter(([, value]) => value !== "" && value !== null && value !== undefined));
+  Object.fromEntries(
+    Object.entries(values).filter(([, value]) => value !== "" && value !== null && value !== undefined),
+  );

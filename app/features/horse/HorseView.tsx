@@ -51,7 +51,9 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
             Change
           </Link>
           {!coming && (
-            <Button onClick={() => void save(planVisit(horse, today, crypto.randomUUID()))}>Plan for today</Button>
+            <Button onClick={() => void save(planVisit(horse, today, crypto.randomUUID()))}>
+              Plan for today
+            </Button>
           )}
           <Button type="primary" onClick={() => void start()}>
             {coming?.status === "open" ? "Go on with the visit" : "Start a visit"}
@@ -63,7 +65,9 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
         <section className="due-side" aria-label="Next due">
           {last?.next && cycle ? (
             <>
-              <p className="quiet">{cycle.state === "over" ? `${cycle.daysOver} days over. Was due` : "Due"}</p>
+              <p className="quiet">
+                {cycle.state === "over" ? `${cycle.daysOver} days over. Was due` : "Due"}
+              </p>
               <p className={`due-day ${cycle.state === "over" ? "ember" : ""}`}>{shortDay(last.next.due)}</p>
               <CycleLine cycle={cycle} />
               <p>

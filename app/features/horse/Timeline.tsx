@@ -17,7 +17,8 @@ interface TimelineProps {
 export function Timeline({ visits, trims, readings }: TimelineProps) {
   const wording = useWording();
   if (visits.length === 0) return null;
-  const show = (mm: number | undefined) => (mm === undefined ? "–" : wording.length(mm).replace(/ (mm|in)$/, ""));
+  const show = (mm: number | undefined) =>
+    mm === undefined ? "–" : wording.length(mm).replace(/ (mm|in)$/, "");
   return (
     <section className="timeline" aria-label="Visits">
       <h2>Visits</h2>
@@ -50,7 +51,9 @@ export function Timeline({ visits, trims, readings }: TimelineProps) {
                   </td>
                 );
               })}
-              <td className="timeline-notes">{[visit.watch, ...Object.values(visit.notes)].filter(Boolean).join(" · ")}</td>
+              <td className="timeline-notes">
+                {[visit.watch, ...Object.values(visit.notes)].filter(Boolean).join(" · ")}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -1,7 +1,13 @@
 import { Segmented, Select } from "antd";
 import { useCallback, useMemo, useState } from "react";
 import { TrendChart } from "~app/charts/trend/Chart";
-import { isLength, TREND_MEASURES, TREND_NAMES, trendModel, type TrendMeasure } from "~app/charts/trend/model";
+import {
+  isLength,
+  TREND_MEASURES,
+  TREND_NAMES,
+  trendModel,
+  type TrendMeasure,
+} from "~app/charts/trend/model";
 import { shortDay } from "~app/ui/days";
 import { useSettings } from "~app/ui/useWording";
 import { footHistory, type FootOutlook } from "~core/cycle/horseDue";
@@ -11,12 +17,24 @@ import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { wordingFor } from "~core/units/wording";
 
 /** How one measure of one foot has gone, with the noise of measuring and the forecast. */
-export function Trend({ readings, outlooks }: { readings: readonly Reading[]; outlooks: readonly FootOutlook[] }) {
+export function Trend({
+  readings,
+  outlooks,
+}: {
+  readings: readonly Reading[];
+  outlooks: readonly FootOutlook[];
+}) {
   const settings = useSettings();
   const [measure, setMeasure] = useState<TrendMeasure>("toeLength");
   const [limb, setLimb] = useState<Limb>("LF");
   const model = useMemo(
-    () => trendModel(measure, footHistory(readings, limb), outlooks.find((one) => one.limb === limb), GENERAL_NOISE.value),
+    () =>
+      trendModel(
+        measure,
+        footHistory(readings, limb),
+        outlooks.find((one) => one.limb === limb),
+        GENERAL_NOISE.value,
+      ),
     [measure, limb, readings, outlooks],
   );
   const show = useCallback(
@@ -41,10 +59,16 @@ export function Trend({ readings, outlooks }: { readings: readonly Reading[]; ou
       </div>
       {model ? (
         <>
-          <TrendChart model={model} show={show} shortDay={shortDay} title={`${TREND_NAMES[measure]} of ${limb} over the visits`} />
+          <TrendChart
+            model={model}
+            show={show}
+            shortDay={shortDay}
+            title={`${TREND_NAMES[measure]} of ${limb} over the visits`}
+          />
           <p className="quiet trend-key">
-            Open before, filled after each trim. Inside the band around what was last left, nothing has changed beyond the
-            noise of measuring ({GENERAL_NOISE.value.source}). Dotted: forecast, central 80 %.
+            Open before, filled after each trim. Inside the band around what was last left, nothing has
+            changed beyond the noise of measuring ({GENERAL_NOISE.value.source}). Dotted: forecast, central 80
+            %.
           </p>
         </>
       ) : (

@@ -12,7 +12,10 @@ export function Wait({ outlooks, cycle }: { outlooks: readonly FootOutlook[]; cy
   if (measured.length === 0) return null;
   return (
     <div className="wait">
-      <p className="strong">If it waits {weeks === 0 ? "until the due day" : `${weeks} ${weeks === 1 ? "week" : "weeks"} past the due day`}</p>
+      <p className="strong">
+        If it waits{" "}
+        {weeks === 0 ? "until the due day" : `${weeks} ${weeks === 1 ? "week" : "weeks"} past the due day`}
+      </p>
       <Slider min={0} max={6} value={weeks} onChange={setWeeks} ariaLabelForHandle="Weeks past the due day" />
       <table>
         <thead>
@@ -33,7 +36,8 @@ export function Wait({ outlooks, cycle }: { outlooks: readonly FootOutlook[]; cy
               <tr key={outlook.limb}>
                 <th scope="row">{outlook.limb}</th>
                 <td>
-                  <b>{wording.length(state.toeLength.mean)}</b> <span className="quiet">± {wording.length(half)}</span>
+                  <b>{wording.length(state.toeLength.mean)}</b>{" "}
+                  <span className="quiet">± {wording.length(half)}</span>
                 </td>
                 <td>
                   <b>{wording.angle(state.axis.mean)}</b>{" "}

@@ -41,14 +41,22 @@ export function HorsesView({ rows, yards, feet, today }: HorsesProps) {
     );
   const shown = rows
     .map((row) => ({ row, cycle: cycleOf(row, today) }))
-    .filter(({ row, cycle }) => matches(row, text) && (yard === "" || row.yard.id === yard) && (due === "all" || cycle?.state === due));
+    .filter(
+      ({ row, cycle }) =>
+        matches(row, text) &&
+        (yard === "" || row.yard.id === yard) &&
+        (due === "all" || cycle?.state === due),
+    );
   return (
     <div className="page">
       <header className="page-head">
         <div>
           <h1>Horses</h1>
           <p className="quiet">
-            {shown.length === rows.length ? `${rows.length} horses` : `${shown.length} of ${rows.length} horses`}, {yards.length} yards
+            {shown.length === rows.length
+              ? `${rows.length} horses`
+              : `${shown.length} of ${rows.length} horses`}
+            , {yards.length} yards
           </p>
         </div>
         <Button type="primary" onClick={() => void navigate("/horses/new")}>
@@ -67,9 +75,17 @@ export function HorsesView({ rows, yards, feet, today }: HorsesProps) {
           aria-label="Yard"
           value={yard}
           onChange={(value: string) => choose("yard", value)}
-          options={[{ value: "", label: "All yards" }, ...yards.map(({ id, name }) => ({ value: id, label: name }))]}
+          options={[
+            { value: "", label: "All yards" },
+            ...yards.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
         />
-        <Segmented aria-label="Due" options={DUE_CHOICES} value={due} onChange={(value) => choose("due", value)} />
+        <Segmented
+          aria-label="Due"
+          options={DUE_CHOICES}
+          value={due}
+          onChange={(value) => choose("due", value)}
+        />
       </div>
       {rows.length === 0 && (
         <section className="empty">
@@ -90,7 +106,15 @@ export function HorsesView({ rows, yards, feet, today }: HorsesProps) {
 const matches = ({ horse, yard }: RosterRow, text: string): boolean =>
   `${horse.name} ${yard.name}`.toLowerCase().includes(text.trim().toLowerCase());
 
-function HorseRow({ row, cycle, feet }: { row: RosterRow; cycle: CycleState | undefined; feet: FeetOfHorse }) {
+function HorseRow({
+  row,
+  cycle,
+  feet,
+}: {
+  row: RosterRow;
+  cycle: CycleState | undefined;
+  feet: FeetOfHorse;
+}) {
   const { horse, yard, last, coming } = row;
   const wording = useWording();
   const flags = [

@@ -11,19 +11,69 @@ import "./settings.css";
 type Choice = "theme" | "unit" | "fraction" | "side" | "leftRight" | "hemisphere";
 
 const CHOICES: { key: Choice; label: string; options: { label: string; value: Settings[Choice] }[] }[] = [
-  { key: "theme", label: "Light", options: [{ label: "Paper", value: "paper" }, { label: "Barn: dark, large", value: "barn" }] },
-  { key: "unit", label: "Lengths", options: [{ label: "Millimetres", value: "mm" }, { label: "Inches", value: "in" }] },
-  { key: "fraction", label: "Inches to the nearest", options: [{ label: "1/8", value: 8 }, { label: "1/16", value: 16 }, { label: "1/32", value: 32 }] },
-  { key: "side", label: "Sides of a foot", options: [{ label: "inside, outside", value: "inside-outside" }, { label: "medial, lateral", value: "medial-lateral" }] },
-  { key: "leftRight", label: "Sides of the horse", options: [{ label: "left, right", value: "left-right" }, { label: "near, off", value: "near-off" }] },
-  { key: "hemisphere", label: "Horn grows fastest", options: [{ label: "May, north", value: "north" }, { label: "November, south", value: "south" }] },
+  {
+    key: "theme",
+    label: "Light",
+    options: [
+      { label: "Paper", value: "paper" },
+      { label: "Barn: dark, large", value: "barn" },
+    ],
+  },
+  {
+    key: "unit",
+    label: "Lengths",
+    options: [
+      { label: "Millimetres", value: "mm" },
+      { label: "Inches", value: "in" },
+    ],
+  },
+  {
+    key: "fraction",
+    label: "Inches to the nearest",
+    options: [
+      { label: "1/8", value: 8 },
+      { label: "1/16", value: 16 },
+      { label: "1/32", value: 32 },
+    ],
+  },
+  {
+    key: "side",
+    label: "Sides of a foot",
+    options: [
+      { label: "inside, outside", value: "inside-outside" },
+      { label: "medial, lateral", value: "medial-lateral" },
+    ],
+  },
+  {
+    key: "leftRight",
+    label: "Sides of the horse",
+    options: [
+      { label: "left, right", value: "left-right" },
+      { label: "near, off", value: "near-off" },
+    ],
+  },
+  {
+    key: "hemisphere",
+    label: "Horn grows fastest",
+    options: [
+      { label: "May, north", value: "north" },
+      { label: "November, south", value: "south" },
+    ],
+  },
 ];
 
 /** How numbers are read, and the limits that make a foot due. */
 export function SettingsView({ settings }: { settings: Settings }) {
   const { save } = useEdits();
   const put = (key: keyof Settings, now: unknown) =>
-    void save({ table: "settings", id: "settings", path: [key], was: settings[key], now, label: `setting ${key}` });
+    void save({
+      table: "settings",
+      id: "settings",
+      path: [key],
+      was: settings[key],
+      now,
+      label: `setting ${key}`,
+    });
   return (
     <div className="page settings">
       <header className="page-head">
@@ -32,7 +82,12 @@ export function SettingsView({ settings }: { settings: Settings }) {
       {CHOICES.map(({ key, label, options }) => (
         <div className="setting" key={key}>
           <p id={`setting-${key}`}>{label}</p>
-          <Segmented aria-labelledby={`setting-${key}`} options={options} value={settings[key]} onChange={(value) => put(key, value)} />
+          <Segmented
+            aria-labelledby={`setting-${key}`}
+            options={options}
+            value={settings[key]}
+            onChange={(value) => put(key, value)}
+          />
         </div>
       ))}
       <DueSettings settings={settings} />
@@ -49,7 +104,6 @@ type FieldName = LimitName | HorseUse;
 
 /** Limits and caps, the user's own beside the trade's. A change counts from the next sign-off on. */
 function DueSettings({ settings }: { settings: Settings }) {
-  const { save } = useEdits();
   const number = (text: string, check: (value: number) => string | undefined) => {
     if (text.trim() === "") return ok(undefined);
     const value = Number(text.replace(",", "."));
@@ -59,19 +113,36 @@ function DueSettings({ settings }: { settings: Settings }) {
   };
   const limit = (name: LimitName): DraftedField<number> => ({
     draftKey: `settings/${name}`,
-    draft: undefined,
     stored: settings[name],
     show: String,
-    read: (text) => number(text === "" ? "?" : text, (value) => settingsSchema.shape[name].safeParse(value).error?.issues[0]?.message),
-    keep: (was, now) => void save({ table: "settings", id: "settings", path: [name], was, now, label: LIMITS[name].label }),
+    read: (text) =>
+      number(
+        text === "" ? "?" : text,
+        (value) => settingsSchema.shape[name].safeParse(value).error?.issues[0]?.message,
+      ),
+    edit: (was, now) => ({
+      table: "settings",
+      id: "settings",
+      path: [name],
+      was,
+      now,
+      label: LIMITS[name].label,
+    }),
   });
   const cap = (use: HorseUse): DraftedField<number> => ({
     draftKey: `settings/${use}`,
-    draft: undefined,
     stored: settings.capWeeks[use],
     show: String,
-    read: (text) => number(text, (value) => (value >= 1 && value <= 16 ? undefined : "Between 1 and 16 weeks.")),
-    keep: (was, now) => void save({ table: "settings", id: "settings", path: ["capWeeks", use], was, now, label: `cap ${use}` }),
+    read: (text) =>
+      number(text, (value) => (value >= 1 && value <= 16 ? undefined : "Between 1 and 16 weeks.")),
+    edit: (was, now) => ({
+      table: "settings",
+      id: "settings",
+      path: ["capWeeks", use],
+      was,
+      now,
+      label: `cap ${use}`,
+    }),
   });
   const fields = Object.fromEntries([
     ...(Object.keys(LIMITS) as LimitName[]).map((name) => [name, limit(name)]),
@@ -83,11 +154,23 @@ function DueSettings({ settings }: { settings: Settings }) {
       <h2>When a foot is due</h2>
       <p className="quiet">Yours from the next sign-off on. Dates already promised stay.</p>
       {(Object.keys(LIMITS) as LimitName[]).map((name) => (
-        <SettingNumber key={name} name={name} label={LIMITS[name].label} hint={LIMITS[name].hint} lane={lane} />
+        <SettingNumber
+          key={name}
+          name={name}
+          label={LIMITS[name].label}
+          hint={LIMITS[name].hint}
+          lane={lane}
+        />
       ))}
       <h3>Longest interval, weeks</h3>
       {HORSE_USES.map((use) => (
-        <SettingNumber key={use} name={use} label={workInWords(use)} hint={`trade: ${CAP_WEEKS[use].value}`} lane={lane} />
+        <SettingNumber
+          key={use}
+          name={use}
+          label={workInWords(use)}
+          hint={`trade: ${CAP_WEEKS[use].value}`}
+          lane={lane}
+        />
       ))}
     </section>
   );

@@ -25,7 +25,11 @@ export function DayStrip({ stops }: { stops: readonly Stop[] }) {
         );
       })}
       {Array.from({ length: (LAST_HOUR - FIRST_HOUR) / 2 + 1 }, (_, index) => (
-        <span key={index} className="day-hour quiet" style={{ left: `${((index * 120) / SPAN_MINUTES) * 100}%` }}>
+        <span
+          key={index}
+          className="day-hour quiet"
+          style={{ left: `${((index * 120) / SPAN_MINUTES) * 100}%` }}
+        >
           {FIRST_HOUR + index * 2}
         </span>
       ))}

@@ -1,4 +1,3 @@
-
 import { Link } from "react-router";
 import { minutesInWords, type DayPlan, type PlannedJob, type Stop } from "~core/cycle/dayPlan";
 import { dueReason, workInWords } from "~core/cycle/dueWords";
@@ -36,13 +35,16 @@ export function TodayView({ today, plan, feet, empty, madeFor, wanted }: TodayPr
           </div>
           {next && (
             <Link className="go-button" to={`/visits/${next.visit.id}`}>
-              {next.visit.status === "open" ? `Go on with ${next.horse.name}` : `Start with ${next.horse.name}`}
+              {next.visit.status === "open"
+                ? `Go on with ${next.horse.name}`
+                : `Start with ${next.horse.name}`}
             </Link>
           )}
         </header>
         {madeFor !== undefined && madeFor !== today && (
           <p className="stale brass">
-            This demo round was made for {shortDay(madeFor)}. <DemoLoader kind="demo" label="Make it anew for today" quiet />
+            This demo round was made for {shortDay(madeFor)}.{" "}
+            <DemoLoader kind="demo" label="Make it anew for today" quiet />
           </p>
         )}
         {(empty || wanted) && <FirstSteps start={wanted !== undefined} />}
@@ -77,8 +79,8 @@ function FirstSteps({ start }: { start: boolean }) {
     <section className="empty">
       <h2>{start ? "Opening the demo round" : "No horses here yet"}</h2>
       <p className="quiet">
-        Add your first horse, or look around with a made-up round of eight yards. The demo lies apart from your own
-        records and never touches them.
+        Add your first horse, or look around with a made-up round of eight yards. The demo lies apart from
+        your own records and never touches them.
       </p>
       {!start && (
         <Link className="go-button" to="/horses/new">
@@ -114,7 +116,11 @@ function JobRow({ job, feet }: { job: PlannedJob; feet: FeetOfHorse }) {
   const wording = useWording();
   const state = visit.status === "signed" ? "signed" : visit.status === "open" ? "open" : undefined;
   return (
-    <Link className="job sheet" to={`/visits/${visit.id}`} aria-label={`${horse.name}, ${state ?? "start the visit"}`}>
+    <Link
+      className="job sheet"
+      to={`/visits/${visit.id}`}
+      aria-label={`${horse.name}, ${state ?? "start the visit"}`}
+    >
       <FourFeet feet={feet} flagged={last?.next?.limb} title={`Feet of ${horse.name}`} />
       <div className="job-name">
         <h3>{horse.name}</h3>

@@ -40,7 +40,15 @@ export function Waiting({ plan, today }: { plan: DayPlan; today: string }) {
   );
 }
 
-function WaitingRow({ row, today, children }: { row: WaitingHorse; today: string; children: React.ReactNode }) {
+function WaitingRow({
+  row,
+  today,
+  children,
+}: {
+  row: WaitingHorse;
+  today: string;
+  children: React.ReactNode;
+}) {
   const { save } = useEdits();
   return (
     <li>

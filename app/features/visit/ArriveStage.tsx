@@ -11,8 +11,10 @@ import { StartPanel } from "./StartPanel";
 
 /** What was done last time, what was to be watched, how this horse is, and what the owner says. */
 export function ArriveStage(context: StageContext) {
-  const { visit, file, drafts } = context;
-  const last = file.visits.findLast((one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date);
+  const { visit, file } = context;
+  const last = file.visits.findLast(
+    (one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date,
+  );
   const known = file.readings.filter((reading) => reading.visitId !== visit.id && reading.date <= visit.date);
   return (
     <div className="arrive">
@@ -48,7 +50,7 @@ export function ArriveStage(context: StageContext) {
           <div>
             <NoteField
               visit={visit}
-              drafts={drafts}
+
               path={["notes", "arrive"]}
               stored={visit.notes.arrive ?? ""}
               label="What the owner says, how the horse is today"
@@ -60,11 +62,20 @@ export function ArriveStage(context: StageContext) {
       </section>
       <aside>
         {cautionsAt("arrive").map((caution) => (
-          <CautionNote key={caution.id} caution={caution} about={file.horse.habits && `${file.horse.id} ${file.horse.habits}`.slice(0, 90)} />
+          <CautionNote
+            key={caution.id}
+            caution={caution}
+            about={file.horse.habits && `${file.horse.id} ${file.horse.habits}`.slice(0, 90)}
+          />
         ))}
       </aside>
       <div className="arrive-feet">
-        <FootBoard horse={file.horse} readings={known} outlooks={horseOutlook(file.horse, known, file.settings)} last={last} />
+        <FootBoard
+          horse={file.horse}
+          readings={known}
+          outlooks={horseOutlook(file.horse, known, file.settings)}
+          last={last}
+        />
       </div>
     </div>
   );

@@ -81,7 +81,9 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
               <BigFigure text={current.text} /> <small>{unitOf(current.kind)}</small>
             </p>
             <p className="quiet lane-last">
-              {current.last ? `last ${current.last.text}${current.last.change ? ` · ${current.last.change}` : ""}` : current.hint}
+              {current.last
+                ? `last ${current.last.text}${current.last.change ? ` · ${current.last.change}` : ""}`
+                : current.hint}
             </p>
           </div>
           <div className="lane-picture">{props.picture}</div>
@@ -91,10 +93,7 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
         {fields.map((field) => (
           <li key={field.name} className={field.name === active ? "lane-field lane-active" : "lane-field"}>
             <div className="lane-row">
-              <label htmlFor={`${ids}-${field.name}`}>
-                {field.label}
-                {narrow && field.note && <span className={`lane-note lane-note-${field.note.level}`}>{field.note.text}</span>}
-              </label>
+              <label htmlFor={`${ids}-${field.name}`}>{field.label}</label>
               <input
                 id={`${ids}-${field.name}`}
                 ref={(element) => {
@@ -139,6 +138,9 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
               {field.aside}
             </div>
             {!narrow && field.name === active && <p className="quiet lane-hint">{field.hint}</p>}
+            {narrow && field.note && (
+              <p className={`lane-note lane-note-${field.note.level}`}>{field.note.text}</p>
+            )}
             <div id={`${ids}-${field.name}-said`} className="lane-said">
               {field.issue && (
                 <p className="ember" role="alert">
@@ -171,8 +173,8 @@ function BigFigure({ text }: { text: string }) {
   return (
     <>
       {split[1]}
-      <span className="lane-fraction frac">
-        {split[2]}⁄{split[3]}
+      <span className="lane-fraction">
+        {split[2]}/{split[3]}
       </span>
     </>
   );

@@ -28,12 +28,41 @@ export function Ledger({ values, compared, comparedName, meaning, foot, ghost, n
     const [first, second] = [get(from, a), get(from, b)];
     return first === undefined || second === undefined ? undefined : first - second;
   };
-  const signed = (show: (value: number) => string) => (value: number) => `${value > 0 ? "+" : ""}${show(value)}`;
+  const signed = (show: (value: number) => string) => (value: number) =>
+    `${value > 0 ? "+" : ""}${show(value)}`;
   const rows = [
-    row("Axis", difference(values, "dorsalAngle", "pasternAngle"), difference(compared, "dorsalAngle", "pasternAngle"), axisChangeNoise(noise.angleDeg), signed(wording.angle), "0°"),
-    row("Dorsal angle", get(values, "dorsalAngle"), get(compared, "dorsalAngle"), noise.angleDeg, wording.angle, get(values, "pasternAngle") === undefined ? "" : wording.angle(get(values, "pasternAngle") ?? 0)),
-    row("Toe length", get(values, "toeLength"), get(compared, "toeLength"), noise.lengthMm, wording.length, wording.length(target.toeLengthMm)),
-    row(`Heels, ${wording.side("lateral")} minus ${wording.side("medial")}`, difference(values, "heelHeightLateral", "heelHeightMedial"), difference(compared, "heelHeightLateral", "heelHeightMedial"), Math.SQRT2 * noise.lengthMm, signed(wording.length), "0"),
+    row(
+      "Axis",
+      difference(values, "dorsalAngle", "pasternAngle"),
+      difference(compared, "dorsalAngle", "pasternAngle"),
+      axisChangeNoise(noise.angleDeg),
+      signed(wording.angle),
+      "0°",
+    ),
+    row(
+      "Dorsal angle",
+      get(values, "dorsalAngle"),
+      get(compared, "dorsalAngle"),
+      noise.angleDeg,
+      wording.angle,
+      get(values, "pasternAngle") === undefined ? "" : wording.angle(get(values, "pasternAngle") ?? 0),
+    ),
+    row(
+      "Toe length",
+      get(values, "toeLength"),
+      get(compared, "toeLength"),
+      noise.lengthMm,
+      wording.length,
+      wording.length(target.toeLengthMm),
+    ),
+    row(
+      `Heels, ${wording.side("lateral")} minus ${wording.side("medial")}`,
+      difference(values, "heelHeightLateral", "heelHeightMedial"),
+      difference(compared, "heelHeightLateral", "heelHeightMedial"),
+      Math.SQRT2 * noise.lengthMm,
+      signed(wording.length),
+      "0",
+    ),
   ];
   return (
     <section className="ledger" aria-label="Readings">
@@ -72,8 +101,24 @@ export function Ledger({ values, compared, comparedName, meaning, foot, ghost, n
   );
 }
 
-function row(name: string, now: number | undefined, before: number | undefined, noise: number, show: (value: number) => string, aim: string) {
+function row(
+  name: string,
+  now: number | undefined,
+  before: number | undefined,
+  noise: number,
+  show: (value: number) => string,
+  aim: string,
+) {
   const change = now !== undefined && before !== undefined ? changeSince(now, before, noise) : undefined;
-  const moved = change && (change.real ? `${change.difference > 0 ? "+" : ""}${show(change.difference).replace(/^\+/, "")}` : "no change");
-  return { name, now: now === undefined ? "–" : show(now), aim: now === undefined ? "" : aim, change: moved ?? "" };
+  const moved =
+    change &&
+    (change.real
+      ? `${change.difference > 0 ? "+" : ""}${show(change.difference).replace(/^\+/, "")}`
+      : "no change");
+  return {
+    name,
+    now: now === undefined ? "–" : show(now),
+    aim: now === undefined ? "" : aim,
+    change: moved ?? "",
+  };
 }

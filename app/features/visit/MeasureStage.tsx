@@ -6,7 +6,14 @@ import { useSettings, useWording } from "~app/ui/useWording";
 import { leftWith } from "~core/cycle/horseDue";
 import { LIMBS } from "~core/foot/limb";
 import { readMeaning, type FootMeaning, type Statement } from "~core/foot/meaning";
-import { MEASURE_FACTS, MEASURES, SOURCES, type FootValues, type Measure, type Measured } from "~core/foot/measures";
+import {
+  MEASURE_FACTS,
+  MEASURES,
+  SOURCES,
+  type FootValues,
+  type Measure,
+  type Measured,
+} from "~core/foot/measures";
 import { oddities } from "~core/foot/oddities";
 import { footToday } from "~core/foot/parametric/feetOfHorse";
 import { fitFoot } from "~core/foot/parametric/fit";
@@ -25,7 +32,7 @@ import { SideView } from "~app/drawing/SideView";
 
 /** Survey before the trim, recheck after it: the fast lane, the foot it draws, what the numbers mean. */
 export function MeasureStage(context: StageContext & { moment: Moment }) {
-  const { visit, file, drafts, limb, feet, moment, goTo, stage } = context;
+  const { visit, file, limb, feet, moment, goTo, stage } = context;
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
@@ -42,12 +49,17 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
         measure,
         {
           draftKey,
-          draft: drafts[draftKey],
           stored: stored[measure],
           show: ({ value }) => showMeasured(measure, value, wording),
           read: (text) => readMeasured(measure, text, wording, stored[measure]?.source),
-          keep: (was, now) =>
-            void save({ table: "readings", id, path: ["values", measure], was, now, label: `${wording.limb(limb)} ${wording.measure(measure).toLowerCase()}` }),
+          edit: (was, now) => ({
+            table: "readings",
+            id,
+            path: ["values", measure],
+            was,
+            now,
+            label: `${wording.limb(limb)} ${wording.measure(measure).toLowerCase()}`,
+          }),
         },
       ];
     }),
@@ -61,9 +73,16 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
   }
   const asLeft = leftWith(foot.last);
   const compared = moment === "before" ? asLeft : foot.values.before;
-  const { foot: drawn, guessed } = footToday(file.horse, limb, values, moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } });
+  const { foot: drawn, guessed } = footToday(
+    file.horse,
+    limb,
+    values,
+    moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } },
+  );
   const ghost = Object.keys(compared).length > 0 ? fitFoot(compared, drawn).foot : undefined;
-  const questions = oddities(values, compared, wording).filter(({ code }) => !foot.confirmed[moment].includes(code));
+  const questions = oddities(values, compared, wording).filter(
+    ({ code }) => !foot.confirmed[moment].includes(code),
+  );
   const meaning = readMeaning(values, {
     target: toeTarget(file.horse),
     noise,
@@ -83,7 +102,14 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
     });
   const changeSource = (measure: Measure, measured: Measured) => {
     const next = SOURCES[(SOURCES.indexOf(measured.source) + 1) % SOURCES.length] ?? "gauge";
-    void save({ table: "readings", id, path: ["values", measure], was: measured, now: { ...measured, source: next }, label: "source" });
+    void save({
+      table: "readings",
+      id,
+      path: ["values", measure],
+      was: measured,
+      now: { ...measured, source: next },
+      label: "source",
+    });
   };
 
   const lane = MEASURES.map((measure): LaneField<Measure> => {
@@ -129,7 +155,14 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
   const onPad = (key: PadKey) => {
     const { text, typed } = view(active);
     const fresh = !typed && (key.kind === "digit" || key.kind === "fraction" || key.kind === "point");
-    type(active, padText(fresh ? "" : text, key, compared[active] && shownNumber(active, compared[active].value, wording)));
+    type(
+      active,
+      padText(
+        fresh ? "" : text,
+        key,
+        compared[active] && shownNumber(active, compared[active].value, wording),
+      ),
+    );
   };
   const nextFoot = LIMBS[LIMBS.indexOf(limb) + 1];
 
@@ -145,7 +178,14 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
         onPad={onPad}
         onUnit={() => {
           forget(active);
-          void save({ table: "settings", id: "settings", path: ["unit"], was: settings.unit, now: settings.unit === "mm" ? "in" : "mm", label: "units" });
+          void save({
+            table: "settings",
+            id: "settings",
+            path: ["unit"],
+            was: settings.unit,
+            now: settings.unit === "mm" ? "in" : "mm",
+            label: "units",
+          });
         }}
         onSame={() => {
           const before = compared[active];
@@ -153,13 +193,28 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
           type(active, showMeasured(active, before.value, wording));
           settle(active);
         }}
-        onEnd={() => goTo(nextFoot ? { limb: nextFoot } : { stage: stage === "survey" ? "trim" : "sign-off", limb: "LF" })}
-        picture={<SideView foot={drawn} ghost={ghost} wording={wording} guess={unmeasured} labels={false} title="Side view" />}
+        onEnd={() =>
+          goTo(
+            nextFoot ? { limb: nextFoot } : { stage: stage === "survey" ? "trim" : "sign-off", limb: "LF" },
+          )
+        }
+        picture={
+          <SideView
+            foot={drawn}
+            ghost={ghost}
+            wording={wording}
+            guess={unmeasured}
+            labels={false}
+            title="Side view"
+          />
+        }
       />
       <FootPictures
         foot={drawn}
         ghost={ghost}
-        ghostName={moment === "before" ? (foot.last ? `as left ${shortDay(foot.last.date)}` : "") : "before the trim"}
+        ghostName={
+          moment === "before" ? (foot.last ? `as left ${shortDay(foot.last.date)}` : "") : "before the trim"
+        }
         guessed={guessed}
       />
       <Ledger
@@ -177,17 +232,28 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
 }
 
 /** The few words beside a number on a phone: axis, toe over target, heels uneven. */
-function noteFor(measure: Measure, { axis, toeOverMm, heelDifferenceMm, statements }: FootMeaning, wording: Wording): LaneField<Measure>["note"] {
+function noteFor(
+  measure: Measure,
+  { axis, toeOverMm, heelDifferenceMm, statements }: FootMeaning,
+  wording: Wording,
+): LaneField<Measure>["note"] {
   const levelOf = (subject: Statement["subject"]) => {
     const level = statements.find((one) => one.subject === subject)?.level ?? "steady";
     return level === "ask the vet" ? "act" : level;
   };
   if (measure === "pasternAngle" && axis)
-    return { text: axis.word === "straight" ? "axis straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`, level: levelOf("axis") };
+    return {
+      text:
+        axis.word === "straight" ? "axis straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`,
+      level: levelOf("axis"),
+    };
   if (measure === "toeLength" && toeOverMm !== undefined && levelOf("toe") !== "steady")
     return { text: `${wording.length(toeOverMm)} over target`, level: levelOf("toe") };
   if (measure === "heelHeightLateral" && heelDifferenceMm !== undefined && levelOf("heels") !== "steady")
-    return { text: `${wording.side(heelDifferenceMm > 0 ? "lateral" : "medial")} ${wording.length(Math.abs(heelDifferenceMm))} taller`, level: levelOf("heels") };
+    return {
+      text: `${wording.side(heelDifferenceMm > 0 ? "lateral" : "medial")} ${wording.length(Math.abs(heelDifferenceMm))} taller`,
+      level: levelOf("heels"),
+    };
   return undefined;
 }
 

@@ -1,13 +1,11 @@
 import { Input } from "antd";
 import { useId } from "react";
 import { useDraftedFields } from "~app/ui/useDraftedFields";
-import { useEdits } from "~app/ui/useEdits";
 import { ok } from "~core/result";
 import type { Visit } from "~core/record/visit";
 
 interface NoteFieldProps {
   visit: Visit;
-  drafts: Record<string, string>;
   /** Where in the visit the text lives. */
   path: readonly string[];
   stored: string;
@@ -16,20 +14,24 @@ interface NoteFieldProps {
 }
 
 /** Free text in a visit, kept letter by letter. */
-export function NoteField({ visit, drafts, path, stored, label, hint }: NoteFieldProps) {
+export function NoteField({ visit, path, stored, label, hint }: NoteFieldProps) {
   const id = useId();
-  const { save } = useEdits();
   const blank = path.length > 1 ? undefined : "";
   const draftKey = `${visit.id}/${path.join("/")}`;
   const { view, type, settle } = useDraftedFields({
     note: {
       draftKey,
-      draft: drafts[draftKey],
       stored,
       show: (text: string) => text,
       read: (text) => ok(text),
-      keep: (was, now) =>
-        void save({ table: "visits", id: visit.id, path, was: was || blank, now: now || blank, label: label.toLowerCase() }),
+      edit: (was, now) => ({
+        table: "visits",
+        id: visit.id,
+        path,
+        was: was || blank,
+        now: now || blank,
+        label: label.toLowerCase(),
+      }),
     },
   });
   const note = view("note");

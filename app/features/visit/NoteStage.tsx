@@ -13,12 +13,12 @@ const HINTS: Partial<Record<Stage, string>> = {
 };
 
 /** A knot with a plain note. */
-export function NoteStage({ visit, drafts, stage, goTo }: StageContext) {
+export function NoteStage({ visit, stage, goTo }: StageContext) {
   return (
     <div className="note-stage">
       <NoteField
         visit={visit}
-        drafts={drafts}
+
         path={["notes", stage]}
         stored={visit.notes[stage] ?? ""}
         label={STAGE_NAMES[stage]}

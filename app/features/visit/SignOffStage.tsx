@@ -9,29 +9,49 @@ import { LIMBS } from "~core/foot/limb";
 import { readAxis } from "~core/foot/axis";
 import type { FootValues, Measure } from "~core/foot/measures";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
-import { CUTS } from "~core/record/trim";
+import type { CutName } from "~core/record/trim";
 import { NoteField } from "./NoteField";
 import { lengthInField } from "./measureText";
 import type { StageContext } from "./stageContext";
+import { Unfinished } from "./Unfinished";
 
 /** What was done, what to watch, what to tell, and when to come back. */
-export function SignOffStage({ visit, file, drafts, feet }: StageContext) {
+export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
   const noise = GENERAL_NOISE.value;
   const readings = file.readings.filter((one) => one.date <= visit.date);
   const outlooks = horseOutlook(file.horse, readings, settings);
-  const next = visit.status === "signed" && visit.next ? visit.next : horseDue(file.horse, visit.date, outlooks, settings);
+  const next =
+    visit.status === "signed" && visit.next
+      ? visit.next
+      : horseDue(file.horse, visit.date, outlooks, settings);
   const unmeasured = LIMBS.filter((limb) => Object.keys(feet[limb].values.after).length === 0);
   const sign = () =>
     save(
-      { table: "visits", id: visit.id, path: ["status"], was: visit.status, now: "signed", label: "sign off" },
-      { table: "visits", id: visit.id, path: ["signedAt"], was: visit.signedAt, now: new Date().toISOString(), label: "sign off" },
+      {
+        table: "visits",
+        id: visit.id,
+        path: ["status"],
+        was: visit.status,
+        now: "signed",
+        label: "sign off",
+      },
+      {
+        table: "visits",
+        id: visit.id,
+        path: ["signedAt"],
+        was: visit.signedAt,
+        now: new Date().toISOString(),
+        label: "sign off",
+      },
       { table: "visits", id: visit.id, path: ["next"], was: visit.next, now: next, label: "sign off" },
     );
   const pair = (before: FootValues, after: FootValues, measure: Measure, show: (value: number) => string) =>
-    [before[measure]?.value, after[measure]?.value].map((value) => (value === undefined ? "–" : show(value))).join(" → ");
+    [before[measure]?.value, after[measure]?.value]
+      .map((value) => (value === undefined ? "–" : show(value)))
+      .join(" → ");
   const axisWord = (values: FootValues) => {
     const { dorsalAngle, pasternAngle } = values;
     if (!dorsalAngle || !pasternAngle) return "–";
@@ -40,15 +60,22 @@ export function SignOffStage({ visit, file, drafts, feet }: StageContext) {
   };
   return (
     <div className="sign-off">
+      <Unfinished visit={visit} goTo={goTo} />
       <section className="due-card" aria-label="Next due">
         <p className="quiet">{visit.status === "signed" ? "Signed off. Due again" : "Due again"}</p>
         <p className="due-date">{shortDay(next.due)}</p>
         <p>
-          day {next.day} · window opens {shortDay(next.windowStart)} · <b>{dueReason(next, file.horse, wording)}</b>
+          day {next.day} · window opens {shortDay(next.windowStart)} ·{" "}
+          <b>{dueReason(next, file.horse, wording)}</b>
         </p>
         <p className="quiet">
           Cap {capWeeksOf(file.horse, settings)} weeks.{" "}
-          {outlooks.map(({ growth, limb }) => `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? `${growth.observations} cycles` : "general value"})`).join("; ")}
+          {outlooks
+            .map(
+              ({ growth, limb }) =>
+                `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? `${growth.observations} cycles` : "general value"})`,
+            )
+            .join("; ")}
           .
         </p>
       </section>
@@ -70,28 +97,61 @@ export function SignOffStage({ visit, file, drafts, feet }: StageContext) {
             const { values, cuts } = feet[limb];
             const outlook = outlooks.find((one) => one.limb === limb);
             const due = outlook?.question?.last === visit.date ? outlook.due : undefined;
-            const taken = ["heelMedial", "heelLateral", "toe", "dress"] as const satisfies typeof CUTS;
+            const taken = ["heelMedial", "heelLateral", "toe", "dress"] as const satisfies CutName[];
             return (
               <tr key={limb}>
                 <th scope="row">{wording.limb(limb)}</th>
-                <td data-label="Dorsal angle">{pair(values.before, values.after, "dorsalAngle", wording.angle)}</td>
-                <td data-label="Toe length">{pair(values.before, values.after, "toeLength", wording.length)}</td>
+                <td data-label="Dorsal angle">
+                  {pair(values.before, values.after, "dorsalAngle", wording.angle)}
+                </td>
+                <td data-label="Toe length">
+                  {pair(values.before, values.after, "toeLength", wording.length)}
+                </td>
                 <td data-label="Axis left">{axisWord(leftWith({ date: visit.date, ...values }))}</td>
                 <td data-label="Taken">
                   {taken.every((cut) => cuts[cut] === undefined)
                     ? "nothing noted"
-                    : taken.map((cut) => (cuts[cut] === undefined ? "–" : lengthInField(cuts[cut], wording, cuts[cut] % 1 === 0 ? 0 : 1))).join(" / ")}
+                    : taken
+                        .map((cut) =>
+                          cuts[cut] === undefined
+                            ? "–"
+                            : lengthInField(cuts[cut], wording, cuts[cut] % 1 === 0 ? 0 : 1),
+                        )
+                        .join(" / ")}
                 </td>
-                <td data-label="By itself due">{due ? `${shortDay(due.due)} · ${due.reason}` : "not measured"}</td>
+                <td data-label="By itself due">
+                  {due ? `${shortDay(due.due)} · ${due.reason}` : "not measured"}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
       <div className="sign-notes">
-        <NoteField visit={visit} drafts={drafts} path={["watch"]} stored={visit.watch} label="Watch next time" hint="What to look at first" />
-        <NoteField visit={visit} drafts={drafts} path={["tell"]} stored={visit.tell} label="Tell the owner" hint="What was done, left alone and why" />
-        <NoteField visit={visit} drafts={drafts} path={["notes", "sign-off"]} stored={visit.notes["sign-off"] ?? ""} label="For the vet, or for yourself" hint="Anything else" />
+        <NoteField
+          visit={visit}
+
+          path={["watch"]}
+          stored={visit.watch}
+          label="Watch next time"
+          hint="What to look at first"
+        />
+        <NoteField
+          visit={visit}
+
+          path={["tell"]}
+          stored={visit.tell}
+          label="Tell the owner"
+          hint="What was done, left alone and why"
+        />
+        <NoteField
+          visit={visit}
+
+          path={["notes", "sign-off"]}
+          stored={visit.notes["sign-off"] ?? ""}
+          label="For the vet, or for yourself"
+          hint="Anything else"
+        />
       </div>
       {visit.status === "signed" ? (
         <p className="sign-actions">
@@ -101,7 +161,18 @@ export function SignOffStage({ visit, file, drafts, feet }: StageContext) {
           <Link className="link" to={`/horses/${file.horse.id}`}>
             {file.horse.name}’s page
           </Link>
-          <Button onClick={() => void save({ table: "visits", id: visit.id, path: ["status"], was: "signed", now: "open", label: "open again" })}>
+          <Button
+            onClick={() =>
+              void save({
+                table: "visits",
+                id: visit.id,
+                path: ["status"],
+                was: "signed",
+                now: "open",
+                label: "open again",
+              })
+            }
+          >
             Open it again
           </Button>
         </p>
@@ -112,8 +183,8 @@ export function SignOffStage({ visit, file, drafts, feet }: StageContext) {
           </Button>
           {unmeasured.length > 0 && (
             <p className="quiet">
-              Not measured after the trim: {unmeasured.map((limb) => wording.limb(limb)).join(", ")}. It can be signed so;
-              those feet count with what was measured before, or by the cap alone.
+              Not measured after the trim: {unmeasured.map((limb) => wording.limb(limb)).join(", ")}. It can
+              be signed so; those feet count with what was measured before, or by the cap alone.
             </p>
           )}
         </div>

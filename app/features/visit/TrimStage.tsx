@@ -30,7 +30,7 @@ const STEP_MM = 0.5;
 
 /** What was taken, in four numbers, and what that does to this foot. */
 export function TrimStage(context: StageContext) {
-  const { visit, file, drafts, limb, feet, goTo } = context;
+  const { visit, file, limb, feet, goTo } = context;
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
@@ -51,7 +51,6 @@ export function TrimStage(context: StageContext) {
         cut,
         {
           draftKey,
-          draft: drafts[draftKey],
           stored: foot.cuts[cut],
           show: (mm) => lengthInField(mm, wording, mm % 1 === 0 ? 0 : 1),
           read: (text) => {
@@ -59,8 +58,14 @@ export function TrimStage(context: StageContext) {
             const read = parseLength(text, wording.unit);
             return read.ok ? checkCut(cut, read.value) : read;
           },
-          keep: (was, now) =>
-            void save({ table: "trims", id, path: ["cuts", cut], was, now, label: `${wording.limb(limb)} ${nameOf[cut].toLowerCase()}` }),
+          edit: (was, now) => ({
+            table: "trims",
+            id,
+            path: ["cuts", cut],
+            was,
+            now,
+            label: `${wording.limb(limb)} ${nameOf[cut].toLowerCase()}`,
+          }),
         },
       ];
     }),
@@ -97,11 +102,27 @@ export function TrimStage(context: StageContext) {
           }}
           onUnit={() => {
             forget(active);
-            void save({ table: "settings", id: "settings", path: ["unit"], was: settings.unit, now: settings.unit === "mm" ? "in" : "mm", label: "units" });
+            void save({
+              table: "settings",
+              id: "settings",
+              path: ["unit"],
+              was: settings.unit,
+              now: settings.unit === "mm" ? "in" : "mm",
+              label: "units",
+            });
           }}
           onSame={() => undefined}
           onEnd={() => goTo(nextFoot ? { limb: nextFoot } : { stage: "recheck", limb: "LF" })}
-          picture={<SideView foot={after} ghost={before} wording={wording} guess={guessed.length === 7} labels={false} title="Side view after the cut" />}
+          picture={
+            <SideView
+              foot={after}
+              ghost={before}
+              wording={wording}
+              guess={guessed.length === 7}
+              labels={false}
+              title="Side view after the cut"
+            />
+          }
         />
         {cautionsAt("trim").map((caution) => (
           <CautionNote key={caution.id} caution={caution} about={file.horse.id} />
@@ -118,10 +139,26 @@ export function TrimStage(context: StageContext) {
         {done.ok ? (
           <PredictionTable
             rows={[
-              ["Dorsal angle", wording.angle(before.dorsalAngleDeg), wording.angle(done.value.predicted.dorsalAngle)],
-              ["Axis", wording.angle(before.dorsalAngleDeg - before.pasternAngleDeg), wording.angle(done.value.predicted.axis)],
-              ["Toe length", wording.length(before.toeLengthMm), wording.length(done.value.predicted.toeLength)],
-              ["Front : support", halvesInWords(halvesOf(before)), halvesInWords(halvesFrom(done.value.predicted.front, done.value.predicted.support))],
+              [
+                "Dorsal angle",
+                wording.angle(before.dorsalAngleDeg),
+                wording.angle(done.value.predicted.dorsalAngle),
+              ],
+              [
+                "Axis",
+                wording.angle(before.dorsalAngleDeg - before.pasternAngleDeg),
+                wording.angle(done.value.predicted.axis),
+              ],
+              [
+                "Toe length",
+                wording.length(before.toeLengthMm),
+                wording.length(done.value.predicted.toeLength),
+              ],
+              [
+                "Front : support",
+                halvesInWords(halvesOf(before)),
+                halvesInWords(halvesFrom(done.value.predicted.front, done.value.predicted.support)),
+              ],
               [`Roll, + lowers ${wording.side("lateral")}`, "", wording.angle(done.value.predicted.roll)],
             ]}
           />
@@ -131,7 +168,8 @@ export function TrimStage(context: StageContext) {
           </p>
         )}
         <p className="quiet ledger-note">
-          A prediction from plane geometry, to the accuracy of the numbers it starts from. Measure again at Recheck.
+          A prediction from plane geometry, to the accuracy of the numbers it starts from. Measure again at
+          Recheck.
           {guessed.length > 0 && " Parts of this foot were not measured: those are a guess."}
         </p>
       </section>

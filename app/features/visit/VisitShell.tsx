@@ -18,7 +18,6 @@ import "./visit.css";
 interface ShellProps {
   visit: Visit;
   file: HorseFile;
-  drafts: Record<string, string>;
   today: string;
 }
 
@@ -27,7 +26,7 @@ const BY_FOOT: readonly Stage[] = ["survey", "trim", "recheck"];
 const SWIPE_PX = 70;
 
 /** The frame of a visit: the plumb line with its nine knots, the horse, the four feet, the stage. */
-export function VisitShell({ visit, file, drafts, today }: ShellProps) {
+export function VisitShell({ visit, file, today }: ShellProps) {
   const params = useParams();
   const [search] = useSearchParams();
   const navigate = useNavigate();
@@ -41,7 +40,9 @@ export function VisitShell({ visit, file, drafts, today }: ShellProps) {
     if (next) goTo({ stage: next });
   };
   const shortcuts = Object.fromEntries(
-    LIMBS.flatMap((one, index) => ["", "alt+"].map((prefix) => [`${prefix}${index + 1}`, () => goTo({ limb: one })])),
+    LIMBS.flatMap((one, index) =>
+      ["", "alt+"].map((prefix) => [`${prefix}${index + 1}`, () => goTo({ limb: one })]),
+    ),
   ) as Record<string, () => void>;
   useShortcuts({ ...shortcuts, "[": () => step(-1), "]": () => step(1) });
   const swipe = useSwipe(step);
@@ -49,8 +50,10 @@ export function VisitShell({ visit, file, drafts, today }: ShellProps) {
   const feet = Object.fromEntries(
     LIMBS.map((one) => [one, visitFoot(visit, one, file.readings, file.trims)]),
   ) as Record<Limb, VisitFoot>;
-  const last = file.visits.findLast((one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date);
-  const context: StageContext = { visit, file, drafts, today, stage, limb, feet, goTo };
+  const last = file.visits.findLast(
+    (one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date,
+  );
+  const context: StageContext = { visit, file, today, stage, limb, feet, goTo };
   const day = last && daysBetween(last.date, visit.status === "planned" ? today : visit.date);
   return (
     <div className="visit">
@@ -70,17 +73,29 @@ export function VisitShell({ visit, file, drafts, today }: ShellProps) {
             </h1>
             <p className="quiet">
               {file.yard.name} · {file.horse.kind}, {file.horse.massKg} kg
-              {last && day !== undefined && ` · day ${day}${last.next ? ` of ${last.next.day}` : ""} · last ${shortDay(last.date)}`}
+              {last &&
+                day !== undefined &&
+                ` · day ${day}${last.next ? ` of ${last.next.day}` : ""} · last ${shortDay(last.date)}`}
             </p>
           </div>
           <div className="stage-steps">
-            <button type="button" aria-label="Stage before" disabled={stage === STAGES[0]} onClick={() => step(-1)}>
+            <button
+              type="button"
+              aria-label="Stage before"
+              disabled={stage === STAGES[0]}
+              onClick={() => step(-1)}
+            >
               ‹
             </button>
             <span>
               {STAGES.indexOf(stage) + 1} of {STAGES.length}
             </span>
-            <button type="button" aria-label="Stage after" disabled={stage === STAGES.at(-1)} onClick={() => step(1)}>
+            <button
+              type="button"
+              aria-label="Stage after"
+              disabled={stage === STAGES.at(-1)}
+              onClick={() => step(1)}
+            >
               ›
             </button>
           </div>

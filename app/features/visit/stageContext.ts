@@ -7,7 +7,6 @@ import type { Stage, Visit } from "~core/record/visit";
 export interface StageContext {
   visit: Visit;
   file: HorseFile;
-  drafts: Record<string, string>;
   today: string;
   stage: Stage;
   limb: Limb;

@@ -17,7 +17,10 @@ import {
  *
  * Errors: those of the prediction.
  */
-export function cutFoot(foot: FootParameters, cuts: Cuts): Result<{ foot: FootParameters; predicted: PredictedFoot }> {
+export function cutFoot(
+  foot: FootParameters,
+  cuts: Cuts,
+): Result<{ foot: FootParameters; predicted: PredictedFoot }> {
   const trimFoot = trimFootOf(foot);
   const prediction = predictTrim(trimFoot, cuts);
   if (!prediction.ok) return prediction;

@@ -12,7 +12,12 @@ export function baseFoot(horse: Horse, limb: Limb, last: FootVisit | undefined):
 }
 
 /** The foot that shows these values, filled up from how the last visit left it; what is only a guess is named. */
-export function footToday(horse: Horse, limb: Limb, values: FootValues, last: FootVisit | undefined): FittedFoot {
+export function footToday(
+  horse: Horse,
+  limb: Limb,
+  values: FootValues,
+  last: FootVisit | undefined,
+): FittedFoot {
   return fitFoot(values, baseFoot(horse, limb, last));
 }
 

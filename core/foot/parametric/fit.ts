@@ -28,7 +28,9 @@ const HAIRLINE_FROM_COR = { forward: 7.7, up: 18.7, atDeg: 50 };
  * y of the toe beyond twice the centre of rotation, estimated from angle and toe length: hairline and centre of
  * rotation turn together, the wall reaches forward from there. An estimate until the sole is surveyed.
  */
-export function estimateToeRun(foot: Pick<FootParameters, "limb" | "widthMm" | "dorsalAngleDeg" | "toeLengthMm">): number {
+export function estimateToeRun(
+  foot: Pick<FootParameters, "limb" | "widthMm" | "dorsalAngleDeg" | "toeLengthMm">,
+): number {
   const k = sizeFactor(foot);
   const [forward] = turned(
     [HAIRLINE_FROM_COR.forward * k, HAIRLINE_FROM_COR.up * k],
@@ -107,7 +109,10 @@ export function fitFoot(values: FootValues, base: FootParameters): FittedFoot {
   };
   if (values.bearingLength) {
     const shift = toeYOf(foot) - measuredBearing - (base.curlMm.medial + base.curlMm.lateral) / 2;
-    Object.assign(foot, heelsAt({ medial: shift + base.curlMm.medial, lateral: shift + base.curlMm.lateral }));
+    Object.assign(
+      foot,
+      heelsAt({ medial: shift + base.curlMm.medial, lateral: shift + base.curlMm.lateral }),
+    );
   }
   return { foot, guessed };
 }

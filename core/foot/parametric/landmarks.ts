@@ -34,7 +34,10 @@ const upTheLine = (angleDeg: number, size: number): SidePoint => [
  *
  * The wall bends half way: the chord from hairline to toe is the toe length, whatever the dish.
  */
-export function sideLandmarks(foot: FootParameters, side: Side | "mean"): Record<keyof LateralPoints, SidePoint> {
+export function sideLandmarks(
+  foot: FootParameters,
+  side: Side | "mean",
+): Record<keyof LateralPoints, SidePoint> {
   const toe: SidePoint = [toeYOf(foot), 0];
   const half = foot.toeLengthMm / (2 * Math.cos(radians(foot.dishDeg) / 2));
   const wallMid = plus(toe, upTheLine(foot.dorsalAngleDeg - foot.dishDeg, half));

@@ -48,7 +48,8 @@ export const widthOfSize = (limb: Limb, k: number): number =>
   k * (isFore(limb) ? UNIT_WIDTH_MM.fore : UNIT_WIDTH_MM.hind);
 
 /** Length of the central sulcus, mm. */
-export const sulcusLength = (foot: Pick<FootParameters, "limb" | "widthMm">): number => UNIT.sulcus * sizeFactor(foot);
+export const sulcusLength = (foot: Pick<FootParameters, "limb" | "widthMm">): number =>
+  UNIT.sulcus * sizeFactor(foot);
 
 /** y of the centre of rotation by the apex rule: 2 s - 25 k. */
 export const corYOf = (foot: Pick<FootParameters, "limb" | "widthMm">): number =>

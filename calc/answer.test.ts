@@ -1,0 +1,161 @@
+import { describe, expect, test } from "@jest/globals";
+import { answer, wantsInput } from "./answer";
+
+const calc = (name: string, input: unknown, ...flags: string[]) => {
+  const { stdout, stderr, exitCode } = answer(
+    [name, ...flags],
+    typeof input === "string" ? input : JSON.stringify(input),
+  );
+  return {
+    exitCode,
+    out: stdout === "" ? undefined : (JSON.parse(stdout) as unknown),
+    error:
+      stderr === ""
+        ? undefined
+        : (JSON.parse(stderr) as { error: { message: string; issues: { path: string; message: string }[] } })
+            .error,
+  };
+};
+
+describe("calc", () => {
+  test("--help lists the calculators, and reads no input", () => {
+    expect(answer(["--help"], "").stdout).toMatch(
+      /units[\s\S]*lateral[\s\S]*predict[\s\S]*growth[\s\S]*due[\s\S]*repeatability/,
+    );
+    expect([wantsInput(["--help"]), wantsInput(["units", "--schema"]), wantsInput(["units"])]).toEqual([
+      false,
+      false,
+      true,
+    ]);
+  });
+
+  test.each([
+    ["units", { text: "5 1/4", unit: "in" }, { mm: 133.35, inches: 5.25, display: "5 1/4 in" }],
+    ["units", { text: "133", unit: "mm" }, { mm: 133, inches: 133 / 25.4, display: "133 mm" }],
+    [
+      "units",
+      { text: "1/32", unit: "in", fraction: 16 },
+      { mm: 25.4 / 32, inches: 1 / 32, display: "1/16 in" },
+    ],
+    [
+      "repeatability",
+      {
+        pairs: [
+          [50, 51],
+          [48, 48],
+        ],
+      },
+      { n: 2, sd: 0.5, smallestChange: 1.385 },
+    ],
+    ["growth", { shod: false, visits: [] }, { perDay: 0.2, sd: 0.07, observations: 0 }],
+    [
+      "due",
+      {
+        last: "2026-03-01",
+        toeLength: 83,
+        toeTarget: 83,
+        dorsalAngle: 50,
+        pasternAngle: 50,
+        growth: { perDay: 0, sd: 0 },
+        drift: { perDay: 0, sd: 0 },
+        capWeeks: 6,
+      },
+      { due: "2026-04-12", windowStart: "2026-04-05", reason: "cap", day: 42 },
+    ],
+  ])("%s of %j", (name, input, expected) => {
+    expect(calc(name, input)).toEqual({ exitCode: 0, out: expected, error: undefined });
+  });
+
+  const foot = {
+    dorsalAngle: 48,
+    pasternAngle: 52,
+    heelAngle: 40,
+    toeLength: 92,
+    toeY: 126,
+    heelMedial: [-42, 10],
+    heelLateral: [42, 10],
+    corY: 63,
+  };
+  const cuts = { toe: 0, heelMedial: 0, heelLateral: 0, dress: 0 };
+
+  test("predict answers every figure of the foot", () => {
+    expect(calc("predict", { foot, cuts }).out).toEqual({
+      dorsalAngle: 48,
+      axis: -4,
+      roll: 0,
+      toeY: 126,
+      heelY: 10,
+      corY: 63,
+      front: 63,
+      support: 53,
+      toeLength: 92,
+    });
+  });
+
+  test("an unknown key, a missing value and one that is not finite are refused with their paths", () => {
+    expect(calc("predict", { foot: { ...foot, colour: 1 }, cuts }).error?.issues[0]?.path).toBe("foot");
+    expect(calc("predict", { foot, cuts: { ...cuts, toe: undefined } }).error?.issues[0]?.path).toBe(
+      "cuts.toe",
+    );
+    expect(
+      calc(
+        "predict",
+        `{"foot":${JSON.stringify(foot)},"cuts":{"toe":1e999,"heelMedial":0,"heelLateral":0,"dress":0}}`,
+      ),
+    ).toMatchObject({ exitCode: 2, out: undefined });
+  });
+
+  test("what the core refuses comes out with exit 2 and the core's own path", () => {
+    const points = Object.fromEntries(
+      [
+        "groundA",
+        "groundB",
+        "toe",
+        "wallMid",
+        "wallHigh",
+        "hairlineToe",
+        "hairlineHeel",
+        "heel",
+        "pasternLow",
+        "pasternHigh",
+      ].map((name) => [name, [1, 1]]),
+    );
+    expect(calc("lateral", { limb: "LF", points })).toMatchObject({
+      exitCode: 2,
+      out: undefined,
+      error: { issues: [{ path: "points.groundB" }] },
+    });
+  });
+
+  test("--lines answers every line in order, and a bad one on its own line, exit 2 at the end", () => {
+    const lines = ['{"text":"1","unit":"in"}', "nonsense", '{"text":"2","unit":"in"}'].join("\n");
+    const { stdout, stderr, exitCode } = answer(["units", "--lines"], `${lines}\n`);
+    const [first, second, third] = stdout
+      .trim()
+      .split("\n")
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    expect([first?.["mm"], third?.["mm"], stderr, exitCode]).toEqual([25.4, 50.8, "", 2]);
+    expect(second).toMatchObject({ error: { issues: [{ path: "" }] } });
+  });
+
+  test("--schema prints JSON Schema of input and output for every calculator", () => {
+    for (const name of ["units", "lateral", "predict", "growth", "due", "repeatability"]) {
+      const { out } = calc(name, "", "--schema") as {
+        out: { input: { type: string; additionalProperties: boolean }; output: { type: string } };
+      };
+      expect([out.input.type, out.input.additionalProperties, out.output.type]).toEqual([
+        "object",
+        false,
+        "object",
+      ]);
+    }
+  });
+
+  test("an unknown name or option says what there is", () => {
+    expect(calc("shoe", {}).error?.issues[0]?.message).toContain("units");
+    expect(calc("units", {}, "--loud")).toMatchObject({
+      exitCode: 2,
+      error: { message: "Unknown option --loud." },
+    });
+  });
+});

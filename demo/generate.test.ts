@@ -1,0 +1,113 @@
+import { describe, expect, test } from "@jest/globals";
+import { dayPlan, type RosterRow } from "~core/cycle/dayPlan";
+import { daysBetween } from "~core/calendar/date";
+import { LIMBS } from "~core/foot/limb";
+import { footHistory } from "~core/cycle/horseDue";
+import { makeBackup, readBackup, writeBackup } from "~core/record/backup";
+import { makeFirstDay } from "./firstDay";
+import { makeDemoRound } from "./generate";
+
+const round = makeDemoRound("2026-11-23", 7);
+
+describe("makeDemoRound", () => {
+  test("eight yards, forty-three horses, two years of visits", () => {
+    expect([round.yards.length, round.horses.length]).toEqual([8, 43]);
+    const first = round.visits.map(({ date }) => date).sort()[0]!;
+    expect(daysBetween(first, "2026-11-23")).toBeGreaterThan(690);
+    expect(round.visits.length).toBeGreaterThan(700);
+  });
+
+  test("the same seed and day give the same records, another seed other readings", () => {
+    expect(makeDemoRound("2026-11-23", 7)).toEqual(round);
+    expect(makeDemoRound("2026-11-23", 8).readings).not.toEqual(round.readings);
+  });
+
+  test("it moves with today: a month later the same horses are as late as before", () => {
+    const later = makeDemoRound("2026-12-23", 7);
+    expect(later.visits.filter(({ status }) => status === "planned").map(({ date }) => date)).toEqual(
+      Array(5).fill("2026-12-23"),
+    );
+  });
+
+  test("every record passes its own schema, and a backup of it reads back the same", () => {
+    const read = readBackup(writeBackup(makeBackup(round, "2026-11-23T08:00:00Z")));
+    expect(read).toEqual({ ok: true, value: makeBackup(round, "2026-11-23T08:00:00Z") });
+  });
+
+  test("progress is told horse by horse to the end", () => {
+    const told: number[] = [];
+    makeDemoRound("2026-11-23", 7, ({ done, of }) => told.push(done / of));
+    expect([told.length, told.at(-1)]).toEqual([43, 1]);
+  });
+
+  test("no foot leaves the range of living feet", () => {
+    const angles = round.readings.map(({ values }) => values.dorsalAngle!.value);
+    const toes = round.readings.map(({ values }) => values.toeLength!.value);
+    expect(Math.min(...angles)).toBeGreaterThan(38);
+    expect(Math.max(...angles)).toBeLessThan(70);
+    expect(Math.min(...toes)).toBeGreaterThan(40);
+    expect(Math.max(...toes)).toBeLessThan(150);
+  });
+
+  test("forecasts have truth behind them: the due foot grew about what was learned from it", () => {
+    const grown = round.horses.flatMap((horse) =>
+      LIMBS.flatMap((limb) => {
+        const history = footHistory(
+          round.readings.filter(({ horseId }) => horseId === horse.id),
+          limb,
+        );
+        return history.slice(1).map((visit, index) => {
+          const before = visit.before!.toeLength!.value;
+          return (
+            (before - history[index]!.after!.toeLength!.value) / daysBetween(history[index]!.date, visit.date)
+          );
+        });
+      }),
+    );
+    const mean = grown.reduce((sum, rate) => sum + rate, 0) / grown.length;
+    expect(mean).toBeGreaterThan(0.2);
+    expect(mean).toBeLessThan(0.3);
+  });
+});
+
+test("the first day has one horse, one planned visit and nothing measured", () => {
+  const first = makeFirstDay("2026-11-23");
+  expect([first.horses.length, first.visits[0]?.status, first.readings.length]).toEqual([1, "planned", 0]);
+  expect(readBackup(writeBackup(makeBackup(first, "2026-11-23T08:00:00Z"))).ok).toBe(true);
+});
+
+describe("dayPlan", () => {
+  const rows: RosterRow[] = round.horses.map((one) => {
+    const own = round.visits.filter((each) => each.horseId === one.id);
+    const last = own.findLast(({ status }) => status === "signed");
+    const coming = own.find(({ status }) => status !== "signed");
+    const yard = round.yards.find(({ id }) => id === one.yardId)!;
+    return { horse: one, yard, ...(last && { last }), ...(coming && { coming }) };
+  });
+  const plan = dayPlan(rows, "2026-11-23");
+
+  test("today's planned visits by yard and time, with the minutes they usually take", () => {
+    expect(plan.stops.map(({ at, jobs }) => [at, jobs.map(({ horse: one }) => one.name)])).toEqual([
+      ["08:00", ["Bramble", "Quarry", "Thrift"]],
+      ["12:20", ["Major Oak", "Pepperpot"]],
+    ]);
+    expect(plan.workMinutes).toBe(75 + 25 + 45 + 45 + 25);
+  });
+
+  test("the most overdue stand first, and nobody waits who is planned", () => {
+    const over = plan.behind.map(({ cycle }) => cycle.daysOver);
+    expect(over[0]).toBe(9);
+    expect(over).toEqual([...over].sort((a, b) => b - a));
+    const planned = new Set(plan.stops.flatMap(({ jobs }) => jobs.map(({ horse: one }) => one.id)));
+    expect([...plan.behind, ...plan.windowOpen].some(({ horse: one }) => planned.has(one.id))).toBe(false);
+  });
+
+  test("a visit left open from an earlier day is still on today's list", () => {
+    const row = rows.find(({ horse: one }) => one.name === "Rook")!;
+    const left = dayPlan(
+      [{ ...row, coming: { ...row.last!, id: "x", date: "2026-11-20", status: "open" } }],
+      "2026-11-23",
+    );
+    expect(left.stops).toHaveLength(1);
+  });
+});

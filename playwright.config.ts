@@ -1,0 +1,43 @@
+import { defineConfig } from "@playwright/test";
+
+const PORT = 4391;
+
+/** The real interface in the system's Chromium, against the production build. */
+export const CHROMIUM = {
+  executablePath: "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+};
+
+export default defineConfig({
+  testDir: "tests",
+  testMatch: "*.spec.ts",
+  testIgnore: "pictures.spec.ts",
+  workers: 2,
+  fullyParallel: true,
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  forbidOnly: true,
+  reporter: "list",
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    launchOptions: CHROMIUM,
+    viewport: { width: 1280, height: 800 },
+    timezoneId: "Europe/London",
+    locale: "en-GB",
+    trace: "retain-on-failure",
+  },
+  webServer: {
+    command: "node scripts/serve.mjs",
+    env: { PORT: String(PORT) },
+    url: `http://localhost:${PORT}`,
+    reuseExistingServer: false,
+  },
+});

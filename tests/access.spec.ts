@@ -1,0 +1,59 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, field, openVisit, test, TODAY } from "./round";
+
+const VISIT = `/visits/demo-yard-1-horse-1-${TODAY}`;
+const SCREENS = [
+  "/",
+  "/horses",
+  "/horses/demo-yard-1-horse-1",
+  "/horses/demo-yard-1-horse-1/edit",
+  "/files",
+  "/cautions",
+  "/settings",
+  `${VISIT}/arrive`,
+  `${VISIT}/watch`,
+  `${VISIT}/survey`,
+  `${VISIT}/trim`,
+  `${VISIT}/recheck`,
+  `${VISIT}/sign-off`,
+];
+
+for (const theme of ["paper", "barn"] as const)
+  test(`no serious finding of axe on any screen, ${theme}`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await openVisit(page, "survey");
+    await field(page, "Dorsal angle").fill("44");
+    await field(page, "Dorsal angle").press("Enter");
+    await field(page, "Pastern angle").fill("52");
+    await field(page, "Pastern angle").press("Enter");
+    if (theme === "barn") {
+      await page.goto("/settings");
+      await page.getByText("Barn: dark, large").click();
+      await expect(page.locator("html")).toHaveAttribute("data-theme", "barn");
+    }
+    for (const address of SCREENS) {
+      await page.goto(address);
+      await expect(page.getByRole("heading").first()).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations
+        .filter(({ impact }) => impact === "serious" || impact === "critical")
+        .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
+      expect([address, serious]).toEqual([address, []]);
+    }
+  });
+
+test("at 360 px and at 200 % nothing runs off the side", async ({ page }) => {
+  await openVisit(page, "arrive");
+  for (const width of [360, 640]) {
+    await page.setViewportSize({ width, height: 760 });
+    for (const address of SCREENS) {
+      await page.goto(address);
+      await expect(page.getByRole("heading").first()).toBeVisible();
+      expect([width, address, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([
+        width,
+        address,
+        width,
+      ]);
+    }
+  }
+});

@@ -1,0 +1,120 @@
+import { readFile } from "node:fs/promises";
+import { expect, field, openVisit, test, TODAY } from "./round";
+
+const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey`;
+
+test("a killed tab loses nothing: half-typed text and unreadable text are there again", async ({
+  page,
+  context,
+}) => {
+  await openVisit(page, "survey");
+  await field(page, "Dorsal angle").pressSequentially("48");
+  await field(page, "Toe length").pressSequentially("9x");
+  await page.waitForTimeout(900);
+  const crashed = page.waitForEvent("crash").catch(() => undefined);
+  const session = await context.newCDPSession(page);
+  void session.send("Page.crash").catch(() => undefined);
+  await crashed;
+
+  const again = await context.newPage();
+  await again.goto(SURVEY);
+  await expect(field(again, "Dorsal angle")).toHaveValue("48");
+  await expect(field(again, "Toe length")).toHaveValue("9x");
+  await again.goto(SURVEY.replace("survey", "sign-off"));
+  await expect(again.getByRole("region", { name: "Typed but not finished" })).toContainText(
+    "Survey, left fore “9x”",
+  );
+});
+
+test("a note is kept letter by letter while it is typed", async ({ page, context }) => {
+  await openVisit(page, "watch");
+  await page.getByRole("textbox", { name: "Watch" }).pressSequentially("Lands outs");
+  await page.waitForTimeout(900);
+  const again = await context.newPage();
+  await page.close({ runBeforeUnload: false });
+  await again.goto(SURVEY.replace("survey", "watch"));
+  await expect(again.getByRole("textbox", { name: "Watch" })).toHaveValue("Lands outs");
+});
+
+test("two tabs do not overwrite each other silently: the second is asked", async ({ page, context }) => {
+  await openVisit(page, "survey");
+  await expect(field(page, "Dorsal angle")).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(SURVEY);
+  await field(other, "Toe length").fill("95");
+  await field(page, "Toe length").fill("98");
+  await field(page, "Toe length").press("Enter");
+  await field(other, "Toe length").press("Enter");
+  const dialog = other.getByRole("dialog");
+  await expect(dialog).toContainText("Changed in another tab: left fore toe length");
+  await expect(dialog).toContainText("98 mm");
+  await dialog.getByRole("button", { name: "Use 95 mm" }).click();
+  await expect(field(page, "Toe length")).toHaveValue("95");
+});
+
+test("a change of one tab shows in the other", async ({ page, context }) => {
+  await openVisit(page, "survey");
+  await expect(field(page, "Width")).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(SURVEY);
+  await field(other, "Width").fill("131");
+  await field(other, "Width").press("Enter");
+  await expect(field(page, "Width")).toHaveValue("131");
+});
+
+test("storage full: it is said, the text stays, and the export carries it", async ({ page }) => {
+  await openVisit(page, "survey");
+  await expect(field(page, "Toe length")).toBeVisible();
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException("full", "QuotaExceededError");
+    };
+  });
+  await field(page, "Toe length").fill("98");
+  await field(page, "Toe length").press("Enter");
+  await expect(page.getByRole("alert")).toContainText("storage is full");
+  await expect(field(page, "Toe length")).toHaveValue("98");
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Export a backup" }).click();
+  const text = await readFile(await (await download).path(), "utf8");
+  const reading = (
+    JSON.parse(text) as { records: { readings: { id: string; values: { toeLength?: { value: number } } }[] } }
+  ).records.readings.find(({ id }) => id === `demo-yard-1-horse-1-${TODAY}.LF.before`);
+  expect(reading?.values.toeLength?.value).toBe(98);
+});
+
+test("storage blocked: the page says so and leads on", async ({ page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException("blocked", "SecurityError");
+    };
+  });
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "This went wrong" })).toBeVisible();
+  await expect(page.getByText("does not let Plumbline store anything")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Export a backup of everything" })).toBeVisible();
+});
+
+test("wrong input is refused beside its field, odd input is asked about once", async ({ page }) => {
+  await openVisit(page, "survey");
+  await field(page, "Dorsal angle").fill("120");
+  await field(page, "Dorsal angle").press("Enter");
+  await expect(page.getByRole("alert")).toContainText("outside what a foot can have");
+  await expect(field(page, "Dorsal angle")).toHaveValue("120");
+  await expect(field(page, "Dorsal angle")).toBeFocused();
+  await field(page, "Dorsal angle").fill("38");
+  await field(page, "Dorsal angle").press("Enter");
+  await field(page, "Pastern angle").fill("52");
+  await field(page, "Pastern angle").press("Enter");
+  const question = page.getByText("The axis would be −14.0°.");
+  await expect(question).toBeVisible();
+  await page
+    .getByRole("group", { name: "A question" })
+    .filter({ has: question })
+    .getByRole("button", { name: "Yes, keep it" })
+    .click();
+  await expect(question).toBeHidden();
+  await page.reload();
+  await expect(field(page, "Pastern angle")).toHaveValue("52");
+  await expect(question).toBeHidden();
+});
