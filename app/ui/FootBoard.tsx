@@ -74,6 +74,7 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
     statements.find(({ level }) => level === "act" || level === "ask the vet") ??
     statements.find(({ level }) => level === "drifting");
   const lateral = lateralOnScreen(limb, "above");
+  const figure = soleFigure(foot);
   const seen = ([x, y]: Vector): Vector => [lateral * x, -y];
   return (
     <article className="board-foot" data-limb={limb}>
@@ -83,10 +84,10 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
         role="img"
         aria-label={`Outline of the ${wording.limb(limb)} from above`}
       >
-        <path className="bulbs" d={pathThrough(soleFigure(foot).bulbs.map(seen), "smoothClosed")} />
+        <path className="bulbs" d={pathThrough(figure.bulbs.map(seen), "smoothClosed")} />
         <path
           className="horn"
-          d={`${pathThrough(soleFigure(foot).outline.map(seen), "smooth")} L0,${-corYOf(foot) * NOTCH_PART} Z`}
+          d={`${pathThrough(figure.outline.map(seen), "smooth")} L0,${-corYOf(foot) * NOTCH_PART} Z`}
         />
         {SIDES.map((side) => (
           <text

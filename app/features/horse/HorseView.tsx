@@ -1,4 +1,5 @@
 import { Button } from "antd";
+import { useDeferredValue } from "react";
 import { Link, useNavigate } from "react-router";
 import type { HorseFile } from "~app/data/queries";
 import { CycleLine } from "~app/drawing/CycleLine";
@@ -20,6 +21,8 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
   const { horse, yard, visits, readings, settings } = file;
   const wording = useWording();
   const navigate = useNavigate();
+  // The feet and the due date first; what lies below the fold follows in the next turn.
+  const below = useDeferredValue(true, false);
   const { save } = useEdits();
   const signed = visits.filter((visit) => visit.status === "signed");
   const last = signed.at(-1);
@@ -86,8 +89,12 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
           )}
         </section>
       </div>
-      <Trend readings={known} outlooks={outlooks} />
-      <Timeline visits={visits} trims={file.trims} readings={readings} />
+      {below && (
+        <>
+          <Trend readings={known} outlooks={outlooks} />
+          <Timeline visits={visits} trims={file.trims} readings={readings} />
+        </>
+      )}
     </div>
   );
 }

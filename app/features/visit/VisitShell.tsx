@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { useEffect, useRef } from "react";
 import { Link, Outlet, useNavigate, useParams, useRouteLoaderData, useSearchParams } from "react-router";
 import type { HorseFile } from "~app/data/queries";
 import type { Round } from "~app/data/session";
@@ -33,18 +33,31 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   const round = (useRouteLoaderData("root") as { round: Round } | undefined)?.round ?? "own";
   const stage = STAGES.find((one) => one === params["stage"]) ?? "arrive";
   const limb = LIMBS.find((one) => one === search.get("foot")) ?? "LF";
-  const goTo: StageContext["goTo"] = (place) =>
-    void navigate(`/visits/${visit.id}/${place.stage ?? stage}?foot=${place.limb ?? limb}`);
+  // Where the last key led: the next one goes on from there, even before the screen has followed.
+  const heading = useRef({ stage, limb });
+  useEffect(() => {
+    heading.current = { stage, limb };
+  }, [stage, limb]);
+  const goTo: StageContext["goTo"] = (place) => {
+    heading.current = { ...heading.current, ...place };
+    void navigate(`/visits/${visit.id}/${heading.current.stage}?foot=${heading.current.limb}`);
+  };
   const step = (by: 1 | -1) => {
-    const next = STAGES[STAGES.indexOf(stage) + by];
+    const next = STAGES[STAGES.indexOf(heading.current.stage) + by];
     if (next) goTo({ stage: next });
   };
-  const shortcuts = Object.fromEntries(
-    LIMBS.flatMap((one, index) =>
-      ["", "alt+"].map((prefix) => [`${prefix}${index + 1}`, () => goTo({ limb: one })]),
-    ),
-  ) as Record<string, () => void>;
-  useShortcuts({ ...shortcuts, "[": () => step(-1), "]": () => step(1) });
+  useShortcuts({
+    "1": () => goTo({ limb: "LF" }),
+    "2": () => goTo({ limb: "RF" }),
+    "3": () => goTo({ limb: "LH" }),
+    "4": () => goTo({ limb: "RH" }),
+    "alt+1": () => goTo({ limb: "LF" }),
+    "alt+2": () => goTo({ limb: "RF" }),
+    "alt+3": () => goTo({ limb: "LH" }),
+    "alt+4": () => goTo({ limb: "RH" }),
+    "[": () => step(-1),
+    "]": () => step(1),
+  });
   const swipe = useSwipe(step);
 
   const feet = Object.fromEntries(
