@@ -1,6 +1,8 @@
 import { defineConfig } from "@playwright/test";
 
 const PORT = 4391;
+/** Set by `npm run pictures`: takes the pictures in docs/screenshots instead of testing. */
+const PICTURES = process.env["PICTURES"] !== undefined;
 
 /** The real interface in the system's Chromium, against the production build. */
 export const CHROMIUM = {
@@ -18,11 +20,11 @@ export const CHROMIUM = {
 
 export default defineConfig({
   testDir: "tests",
-  testMatch: "*.spec.ts",
-  testIgnore: "pictures.spec.ts",
+  testMatch: PICTURES ? "pictures.spec.ts" : "*.spec.ts",
+  testIgnore: PICTURES ? [] : ["pictures.spec.ts"],
   workers: 2,
   fullyParallel: true,
-  timeout: 60_000,
+  timeout: PICTURES ? 240_000 : 60_000,
   expect: { timeout: 8_000 },
   forbidOnly: true,
   reporter: "list",

@@ -4,6 +4,7 @@ import "./pad.css";
 interface NumberPadProps {
   kind: "angle" | "length";
   unit: "mm" | "in";
+  steps: PadSteps;
   onKey: (key: PadKey) => void;
   onUnit: () => void;
   onSame: (() => void) | undefined;
@@ -21,14 +22,21 @@ const EIGHTHS = [
   ["½", 4],
   ["¾", 6],
 ] as const;
-const STEPS = [
+/** Three steps for the column beside the digits. */
+export type PadSteps = readonly [sign: string, by: number][];
+export const COARSE_STEPS: PadSteps = [
   ["+1", 1],
   ["−1", -1],
   ["+½", 0.5],
-] as const;
+];
+export const FINE_STEPS: PadSteps = [
+  ["+½", 0.5],
+  ["−½", -0.5],
+  ["+1", 1],
+];
 
 /** Digits for a thumb; eighths when inches are typed, steps when millimetres or degrees are. */
-export function NumberPad({ kind, unit, onKey, onUnit, onSame, onNext }: NumberPadProps) {
+export function NumberPad({ kind, unit, steps, onKey, onUnit, onSame, onNext }: NumberPadProps) {
   const inches = kind === "length" && unit === "in";
   const side = (row: number) => {
     if (inches) {
@@ -42,7 +50,7 @@ export function NumberPad({ kind, unit, onKey, onUnit, onSame, onNext }: NumberP
         />
       );
     }
-    const step = STEPS[row];
+    const step = steps[row];
     if (!step) return <Key side name="point" sign="." onPress={() => onKey({ kind: "point" })} />;
     return (
       <Key

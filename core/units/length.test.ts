@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { formatLength, lengthParts, parseLength, type LengthUnit } from "./length";
+import { formatLength, lengthParts, parseLength, typesetFractions, type LengthUnit } from "./length";
 
 const mm = (text: string, unit: LengthUnit = "in") => {
   const read = parseLength(text, unit);
@@ -93,4 +93,15 @@ describe("formatLength", () => {
     expect(formatLength(-0.2, "mm")).toBe("0 mm");
     expect(lengthParts(-3, "mm")).toEqual({ sign: "−", whole: "3", unit: "mm" });
   });
+});
+
+test("typesetFractions sets eighths as one sign, sixteenths small, and leaves other text alone", () => {
+  expect(["5 1/4 in", "3/8 in", "3 3/16", "−1/2 in", "133 mm", "50 : 50"].map(typesetFractions)).toEqual([
+    "5¼ in",
+    "⅜ in",
+    "3³⁄₁₆",
+    "−½ in",
+    "133 mm",
+    "50 : 50",
+  ]);
 });

@@ -1,7 +1,7 @@
 import { limbName, sideName, type Limb, type NamingStyle, type Side } from "../foot/limb";
 import { MEASURE_FACTS, type Measure } from "../foot/measures";
 import { formatAngle } from "./angle";
-import { formatLength, type InchFraction, type LengthUnit } from "./length";
+import { formatLength, typesetFractions, type InchFraction, type LengthUnit } from "./length";
 
 /** How this user reads numbers and sides; sentences are built through it. */
 export interface Wording {
@@ -23,7 +23,7 @@ export function wordingFor(style: WordingStyle): Wording {
   return {
     unit: style.unit,
     fraction: style.fraction,
-    length: (mm) => formatLength(mm, style.unit, style.fraction),
+    length: (mm) => typesetFractions(formatLength(mm, style.unit, style.fraction)),
     angle: (deg) => formatAngle(deg),
     limb: (limb) => limbName(limb, style),
     side: (side) => sideName(side, style),

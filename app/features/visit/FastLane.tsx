@@ -1,7 +1,8 @@
 import { useEffect, useId, useRef } from "react";
 import type { Issue } from "~core/result";
 import { useNarrow } from "~app/ui/useNarrow";
-import { NumberPad } from "~app/ui/NumberPad";
+import { NumberPad, type PadSteps } from "~app/ui/NumberPad";
+import { typesetFractions } from "~core/units/length";
 import type { PadKey } from "~core/units/padText";
 
 /** One number of the lane as it is shown and typed. */
@@ -27,6 +28,8 @@ interface FastLaneProps<Name extends string> {
   fields: readonly LaneField<Name>[];
   active: Name;
   unit: "mm" | "in";
+  /** What the pad's step keys add, mm or degrees. */
+  steps: PadSteps;
   onActive: (name: Name) => void;
   onType: (name: Name, text: string) => void;
   /** Turns the text into a value; false when it cannot be read. */
@@ -78,11 +81,12 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
           <div>
             <p className="quiet">{current.label}</p>
             <p className="lane-figure">
-              <BigFigure text={current.text} /> <small>{unitOf(current.kind)}</small>
+              {current.text === "" ? "–" : typesetFractions(current.text)}{" "}
+              <small>{unitOf(current.kind)}</small>
             </p>
             <p className="quiet lane-last">
               {current.last
-                ? `last ${current.last.text}${current.last.change ? ` · ${current.last.change}` : ""}`
+                ? `last ${typesetFractions(current.last.text)}${current.last.change ? ` · ${typesetFractions(current.last.change)}` : ""}`
                 : current.hint}
             </p>
           </div>
@@ -132,8 +136,8 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
               />
               <span className="lane-unit">{unitOf(field.kind)}</span>
               <span className="lane-before quiet">
-                {field.last && <>last {field.last.text}</>}
-                {field.last?.change && <b>{field.last.change}</b>}
+                {field.last && <>last {typesetFractions(field.last.text)}</>}
+                {field.last?.change && <b>{typesetFractions(field.last.change)}</b>}
               </span>
               {field.aside}
             </div>
@@ -156,6 +160,7 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
         <NumberPad
           kind={current.kind}
           unit={unit}
+          steps={props.steps}
           onKey={props.onPad}
           onUnit={props.onUnit}
           onSame={current.last ? same : undefined}
@@ -163,19 +168,5 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
         />
       )}
     </div>
-  );
-}
-
-/** A typed number set large: whole figure, then the fraction small. */
-function BigFigure({ text }: { text: string }) {
-  const split = /^(\d*)\s*(\d+)\/(\d+)$/.exec(text.trim());
-  if (!split) return <>{text === "" ? "–" : text}</>;
-  return (
-    <>
-      {split[1]}
-      <span className="lane-fraction">
-        {split[2]}/{split[3]}
-      </span>
-    </>
   );
 }

@@ -23,6 +23,7 @@ import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { readingId, type Moment } from "~core/record/reading";
 import { padText, type PadKey } from "~core/units/padText";
 import type { Wording } from "~core/units/wording";
+import { COARSE_STEPS } from "~app/ui/NumberPad";
 import { FastLane, type LaneField } from "./FastLane";
 import { FootPictures } from "./FootPictures";
 import { Ledger } from "./Ledger";
@@ -172,6 +173,7 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
         fields={lane}
         active={active}
         unit={wording.unit}
+        steps={COARSE_STEPS}
         onActive={setActive}
         onType={type}
         onSettle={settle}

@@ -98,6 +98,18 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
             const outlook = outlooks.find((one) => one.limb === limb);
             const due = outlook?.question?.last === visit.date ? outlook.due : undefined;
             const taken = ["heelMedial", "heelLateral", "toe", "dress"] as const satisfies CutName[];
+            const untouched = [values.before, values.after, cuts].every(
+              (one) => Object.keys(one).length === 0,
+            );
+            if (untouched)
+              return (
+                <tr key={limb}>
+                  <th scope="row">{wording.limb(limb)}</th>
+                  <td colSpan={5} className="quiet">
+                    not measured, nothing noted
+                  </td>
+                </tr>
+              );
             return (
               <tr key={limb}>
                 <th scope="row">{wording.limb(limb)}</th>

@@ -15,6 +15,7 @@ import { parseLength } from "~core/units/length";
 import { padText, type PadKey } from "~core/units/padText";
 import { SideView } from "~app/drawing/SideView";
 import { CautionNote } from "./CautionNote";
+import { FINE_STEPS } from "~app/ui/NumberPad";
 import { FastLane, type LaneField } from "./FastLane";
 import { FootPictures } from "./FootPictures";
 import { lengthInField } from "./measureText";
@@ -26,7 +27,6 @@ const HOW: Record<CutName, string> = {
   heelLateral: "Height off that heel",
   dress: "Thickness off the outside of the wall at the ground",
 };
-const STEP_MM = 0.5;
 
 /** What was taken, in four numbers, and what that does to this foot. */
 export function TrimStage(context: StageContext) {
@@ -91,14 +91,14 @@ export function TrimStage(context: StageContext) {
           fields={lane}
           active={active}
           unit={wording.unit}
+          steps={FINE_STEPS}
           onActive={setActive}
           onType={type}
           onSettle={settle}
           onPad={(key: PadKey) => {
             const { text, typed } = view(active);
             const fresh = !typed && key.kind !== "step" && key.kind !== "back";
-            const half = key.kind === "step" ? { ...key, by: Math.sign(key.by) * STEP_MM } : key;
-            type(active, padText(fresh ? "" : text, half, 0));
+            type(active, padText(fresh ? "" : text, key, 0));
           }}
           onUnit={() => {
             forget(active);

@@ -1,5 +1,13 @@
 import { useEffect, useRef } from "react";
-import { Link, Outlet, useNavigate, useParams, useRouteLoaderData, useSearchParams } from "react-router";
+import {
+  Link,
+  Outlet,
+  useNavigate,
+  useNavigation,
+  useParams,
+  useRouteLoaderData,
+  useSearchParams,
+} from "react-router";
 import type { HorseFile } from "~app/data/queries";
 import type { Round } from "~app/data/session";
 import { shortDay } from "~app/ui/days";
@@ -35,9 +43,10 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   const limb = LIMBS.find((one) => one === search.get("foot")) ?? "LF";
   // Where the last key led: the next one goes on from there, even before the screen has followed.
   const heading = useRef({ stage, limb });
+  const arrived = useNavigation().state === "idle";
   useEffect(() => {
-    heading.current = { stage, limb };
-  }, [stage, limb]);
+    if (arrived) heading.current = { stage, limb };
+  }, [arrived, stage, limb]);
   const goTo: StageContext["goTo"] = (place) => {
     heading.current = { ...heading.current, ...place };
     void navigate(`/visits/${visit.id}/${heading.current.stage}?foot=${heading.current.limb}`);
