@@ -34,7 +34,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: "Europe/London",
     locale: "en-GB",
-    trace: "retain-on-failure",
   },
   webServer: {
     command: "node scripts/serve.mjs",

@@ -1,10 +1,10 @@
 import { addDays, daysBetween, type IsoDate } from "~core/calendar/date";
 import { ANGLE_DRIFT_PRIOR, TOE_GROWTH_PRIOR } from "~core/constants/growth";
-import { capWeeksOf, horseDue, horseOutlook } from "~core/cycle/horseDue";
+import { capWeeksOf, footOutlook, horseDue, type FootVisit } from "~core/cycle/horseDue";
 import { seasonDays } from "~core/cycle/season";
 import { isFore, LIMBS, type Limb } from "~core/foot/limb";
 import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "~core/foot/measures";
-import { cutFoot, growFoot } from "~core/foot/parametric/cut";
+import { cutFoot, growFoot, type Growth } from "~core/foot/parametric/cut";
 import { ordinaryFoot } from "~core/foot/parametric/fit";
 import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/parameters";
 import { toeTarget } from "~core/foot/toeYardstick";
@@ -79,30 +79,30 @@ function addHorse(
   };
   records.horses.push(horse);
   const days = visitDays(horse, plan, today, random);
-  const readings: Reading[] = [];
-  let feet = new Map(LIMBS.map((limb) => [limb, startingFoot(horse, plan, limb, random)]));
-  const pace = new Map(LIMBS.map((limb) => [limb, footPace(horse, limb, random)]));
+  const feet = LIMBS.map((limb) => ({
+    limb,
+    foot: startingFoot(horse, plan, limb, random),
+    pace: footPace(horse, limb, random),
+    history: [] as FootVisit[],
+  }));
   let lastDay: IsoDate | undefined;
   let visit: Visit | undefined;
   for (const date of days) {
     const visitId = `${id}-${date}`;
-    for (const limb of LIMBS) {
-      const rates = pace.get(limb) ?? footPace(horse, limb, random);
-      let foot = feet.get(limb) as FootParameters;
-      if (lastDay)
-        foot = sound(
-          growFoot(foot, {
-            hornMm: rates.growth * seasonDays(lastDay, date, "north"),
-            driftDeg: rates.drift * daysBetween(lastDay, date),
-          }),
-        );
-      readings.push(readingOf(foot, visitId, horse, limb, "before", date, random));
-      const cuts = chooseCuts(foot, horse, random);
-      foot = sound(cutFoot(foot, cuts)).foot;
-      records.trims.push({ id: trimId(visitId, limb), visitId, horseId: id, limb, date, cuts });
-      readings.push(readingOf(foot, visitId, horse, limb, "after", date, random));
-      feet = new Map(feet).set(limb, foot);
+    const read = (foot: FootParameters, moment: Moment): Reading => {
+      const reading = readingOf(foot, { visitId, horseId: id, limb: foot.limb, moment, date }, random);
+      records.readings.push(reading);
+      return reading;
+    };
+    for (const own of feet) {
+      if (lastDay) own.foot = sound(growFoot(own.foot, grownBetween(own.pace, lastDay, date)));
+      const before = read(own.foot, "before");
+      const cuts = chooseCuts(own.foot, horse, random);
+      own.foot = sound(cutFoot(own.foot, cuts)).foot;
+      records.trims.push({ id: trimId(visitId, own.limb), visitId, horseId: id, limb: own.limb, date, cuts });
+      own.history.push({ date, before: before.values, after: read(own.foot, "after").values });
     }
+    const outlooks = feet.map(({ limb, history }) => footOutlook(horse, limb, history, DEFAULT_SETTINGS));
     visit = {
       id: visitId,
       horseId: id,
@@ -112,13 +112,12 @@ function addHorse(
       notes: {},
       watch: "",
       tell: "",
-      next: horseDue(horse, date, horseOutlook(horse, readings, DEFAULT_SETTINGS), DEFAULT_SETTINGS),
+      next: horseDue(horse, date, outlooks, DEFAULT_SETTINGS),
     };
     records.visits.push(visit);
     lastDay = date;
   }
   if (visit) visit.watch = plan.watch ?? "";
-  records.readings.push(...readings);
   if (plan.today !== undefined)
     records.visits.push({
       id: `${id}-${today}`,
@@ -203,6 +202,12 @@ function footPace(horse: Horse, limb: Limb, random: Random) {
   };
 }
 
+/** Horn and drift of a foot between two days. */
+const grownBetween = (pace: { growth: number; drift: number }, from: IsoDate, to: IsoDate): Growth => ({
+  hornMm: pace.growth * seasonDays(from, to, "north"),
+  driftDeg: pace.drift * daysBetween(from, to),
+});
+
 /** What this farrier takes: the toe back to its target, the angle back towards the pastern, within the error of a hand. */
 function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
   const over = Math.max(0, foot.toeLengthMm - toeTarget(horse).toeLengthMm);
@@ -225,11 +230,7 @@ function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
 
 function readingOf(
   foot: FootParameters,
-  visitId: string,
-  horse: Horse,
-  limb: Limb,
-  moment: Moment,
-  date: IsoDate,
+  place: Pick<Reading, "visitId" | "horseId" | "limb" | "moment" | "date">,
   random: Random,
 ): Reading {
   const truth: Record<Measure, number> = {
@@ -250,16 +251,8 @@ function readingOf(
       source: usualSource,
     };
   }
-  return {
-    id: readingId(visitId, limb, moment),
-    visitId,
-    horseId: horse.id,
-    limb,
-    moment,
-    date,
-    values: values as Reading["values"],
-    confirmed: [],
-  };
+  const id = readingId(place.visitId, place.limb, place.moment);
+  return { id, ...place, values: values as Reading["values"], confirmed: [] };
 }
 
 function sound<T>(result: { ok: true; value: T } | { ok: false; issues: { message: string }[] }): T {

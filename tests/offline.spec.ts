@@ -1,12 +1,12 @@
-import { cp, readFile, writeFile } from "node:fs/promises";
+import { cp, readFile, rm, writeFile } from "node:fs/promises";
 import { spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
 import { expect, openDemo, test, TODAY } from "./round";
 
 /** A server of its own, so that it can be taken away. */
-async function start(directory: string): Promise<{ server: ChildProcess; address: string }> {
+async function start(directory: string, port = 0): Promise<{ server: ChildProcess; address: string }> {
   const script = `import { serve } from "./scripts/serve.mjs"; console.log((await serve(Number(process.argv[1]), process.argv[2])).address);`;
-  const server = spawn("node", ["--input-type=module", "-e", script, "0", directory]);
+  const server = spawn("node", ["--input-type=module", "-e", script, String(port), directory]);
   const [line] = (await once(server.stdout, "data")) as [Buffer];
   return { server, address: line.toString().trim() };
 }
@@ -37,29 +37,50 @@ test("after the first load every address opens without the network, deep links t
   }
 });
 
-test("with the server gone it opens, and when a new version is there it says so and changes over", async ({
+test("with the server gone it opens; when a new version is there it says so, and changes over when told", async ({
   browser,
 }, info) => {
   const directory = info.outputPath("client");
   await cp("build/client", directory, { recursive: true });
-  const { server, address } = await start(directory);
+  const first = await start(directory);
   const context = await browser.newContext();
   const page = await context.newPage();
+  const empty = page.getByRole("heading", { name: "No horses here yet" });
+  let second: ChildProcess | undefined;
   try {
-    await page.goto(address);
+    await page.goto(first.address);
     await page.evaluate(ready);
+    first.server.kill();
+    await once(first.server, "exit");
     await page.reload();
-    await expect(page.getByRole("heading", { name: "No horses here yet" })).toBeVisible();
+    await expect(empty).toBeVisible();
 
+    const index = await readFile(`${directory}/index.html`, "utf8");
     const worker = await readFile(`${directory}/offline.js`, "utf8");
-    await writeFile(`${directory}/offline.js`, `${worker}\n// the next version\n`);
-    for (const ending of ["gz", "br"]) await writeFile(`${directory}/offline.js.${ending}`, "");
-    server.kill();
-    await once(server, "exit");
+    await writeFile(
+      `${directory}/index.html`,
+      index.replace("<title>Plumbline", "<title>The next Plumbline"),
+    );
+    await writeFile(
+      `${directory}/offline.js`,
+      worker.replace(/("?url"?:"index\.html","?revision"?:")[^"]*/, "$1next"),
+    );
+    for (const name of ["index.html", "offline.js"])
+      for (const ending of ["gz", "br"]) await rm(`${directory}/${name}.${ending}`, { force: true });
+    second = (await start(directory, Number(new URL(first.address).port))).server;
     await page.reload();
-    await expect(page.getByRole("heading", { name: "No horses here yet" })).toBeVisible();
+    await expect(page.getByText("A new version of Plumbline is ready.")).toBeVisible({ timeout: 20_000 });
+    expect(await page.content()).not.toContain("The next Plumbline");
+    const loadedAnew = page.waitForEvent("load");
+    await page.getByRole("button", { name: "Change over now" }).click();
+    await loadedAnew;
+    const served = await page.evaluate(() => fetch("/").then((response) => response.text()));
+    expect(served).toContain("The next Plumbline");
+    await expect(empty).toBeVisible();
+    await expect(page.getByText("A new version of Plumbline is ready.")).toBeHidden();
   } finally {
-    server.kill();
+    second?.kill();
+    first.server.kill();
     await context.close();
   }
 });

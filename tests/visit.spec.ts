@@ -63,7 +63,16 @@ test("a whole visit with the keyboard alone: from Today to the new due date", as
 });
 
 test("what was cut by hand changes the drawing's table as it is typed", async ({ page }) => {
-  await openVisit(page, "trim");
+  await openVisit(page, "survey");
+  for (const [name, value] of [
+    ["Dorsal angle", "50"],
+    ["Toe length", "95"],
+    ["Bearing length", "120"],
+  ] as const) {
+    await field(page, name).fill(value);
+    await field(page, name).press("Enter");
+  }
+  await page.getByRole("link", { name: /^Trim/ }).click();
   const table = page.getByRole("region", { name: "Prediction" });
   await expect(table.getByRole("row", { name: /Dorsal angle/ })).toContainText("50.0°");
   await field(page, "Toe").fill("4");

@@ -21,7 +21,7 @@ export async function saveEdits(edits: readonly Edit[], drafts: readonly string[
     await session.db.drafts.bulkDelete([...drafts]);
   });
   if (saved.kind === "saved") for (const key of drafts) session.typed.delete(key);
-  return saved;
+  return saved.kind === "conflict" ? { ...saved, conflict: { ...saved.conflict, drafts } } : saved;
 }
 
 /** Takes back what this sitting did last, unless somebody has changed the same place since. */
@@ -64,7 +64,7 @@ class ConflictFound extends Error {
 async function putEdit(edit: Edit): Promise<void> {
   const table = session.db.table<Record<string, unknown>, string>(edit.table);
   const applied = applyEdit(await table.get(edit.id), edit);
-  if (applied.kind === "conflict") throw new ConflictFound({ edit, stored: applied.stored });
+  if (applied.kind === "conflict") throw new ConflictFound({ edit, stored: applied.stored, drafts: [] });
   if (applied.record === undefined) await table.delete(edit.id);
   else await table.put(TABLES[edit.table].parse(applied.record));
 }

@@ -15,6 +15,8 @@ const ROUND_KEY = "plumbline.round";
 export interface Conflict {
   edit: Edit;
   stored: unknown;
+  /** Drafts of this edit: they stay until the user has said which value counts. */
+  drafts: readonly string[];
 }
 
 /** What the quiet line in the corner says about saving, and what waits for an answer. */

@@ -1,5 +1,6 @@
 import { Button, Modal } from "antd";
 import { useSyncExternalStore } from "react";
+import { dropDraft } from "../data/drafts";
 import { session } from "../data/session";
 import { useEdits } from "./useEdits";
 import { useWording } from "./useWording";
@@ -18,7 +19,10 @@ export function ConflictDialog() {
     if (typeof value === "number") return wording.length(value);
     return typeof value === "string" ? `“${value}”` : JSON.stringify(value);
   };
-  const close = () => session.answerConflict();
+  const close = () => {
+    for (const key of conflict.drafts) void dropDraft(key);
+    session.answerConflict();
+  };
   return (
     <Modal
       open

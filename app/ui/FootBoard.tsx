@@ -1,5 +1,6 @@
 import { pathThrough } from "../drawing/path";
 import { shortDay } from "./days";
+import { Fractions } from "./Fractions";
 import { useWording } from "./useWording";
 import { footHistory, leftWith, type FootOutlook } from "~core/cycle/horseDue";
 import type { Vector } from "~core/geometry/vector";
@@ -109,7 +110,9 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
         {measured ? (
           <>
             <p>
-              <b>{values.toeLength ? wording.length(values.toeLength.value) : "–"}</b>{" "}
+              <b>
+                <Fractions text={values.toeLength ? wording.length(values.toeLength.value) : "–"} />
+              </b>{" "}
               <span className="quiet">toe</span>{" "}
               <b>{values.dorsalAngle ? wording.angle(values.dorsalAngle.value) : "–"}</b>{" "}
               <span className="quiet">dorsal</span>
@@ -124,7 +127,11 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
             <p className={first ? "brass strong" : "quiet"}>
               {outlook?.due ? `due ${shortDay(outlook.due.due)}, ${outlook.due.reason}` : "due by the cap"}
             </p>
-            {worst && worst.subject !== "axis" && <p className="board-said">{worst.text}</p>}
+            {worst && worst.subject !== "axis" && (
+              <p className="board-said">
+                <Fractions text={worst.text} />
+              </p>
+            )}
           </>
         ) : (
           <p className="quiet">Not measured yet.</p>

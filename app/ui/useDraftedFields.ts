@@ -19,6 +19,8 @@ export interface DraftedField<T> {
 
 interface Typing<T> {
   text: string;
+  /** What stood in the record when the typing began: another tab's change since then must not be run over. */
+  was: T | undefined;
   issue?: Issue | undefined;
   /** Sent to be kept, and shown until the answer is there; longer when it could not be kept. */
   settled?: { value: T | undefined };
@@ -37,7 +39,11 @@ export function useDraftedFields<Name extends string, T>(fields: Record<Name, Dr
       const draft = draftAt(draftKey);
       if (draft === undefined) continue;
       const result = read(draft);
-      found[name] = { text: draft, issue: result.ok ? undefined : result.issues[0] };
+      found[name] = {
+        text: draft,
+        was: fields[name].stored,
+        issue: result.ok ? undefined : result.issues[0],
+      };
     }
     return found;
   });
@@ -53,8 +59,11 @@ export function useDraftedFields<Name extends string, T>(fields: Record<Name, Dr
 
   const type = useCallback(
     (name: Name, text: string) => {
-      void keepDraft(latest.current.fields[name].draftKey, text);
-      put(name, { text });
+      const field = latest.current.fields[name];
+      const now = latest.current.typing[name];
+      void keepDraft(field.draftKey, text);
+      const was = now?.settled ? now.settled.value : now ? now.was : field.stored;
+      put(name, { text, was });
     },
     [put],
   );
@@ -67,16 +76,16 @@ export function useDraftedFields<Name extends string, T>(fields: Record<Name, Dr
       if (!now) return true;
       const result = field.read(now.text);
       if (!result.ok) {
-        put(name, { text: now.text, issue: result.issues[0] });
+        put(name, { ...now, issue: result.issues[0] });
         return false;
       }
-      if (same(result.value, field.stored)) {
+      if (same(result.value, now.was) || same(result.value, field.stored)) {
         void dropDraft(field.draftKey);
         put(name, undefined);
       } else {
-        const sent: Typing<T> = { text: now.text, settled: { value: result.value } };
+        const sent: Typing<T> = { ...now, settled: { value: result.value } };
         put(name, sent);
-        void keep(field.edit(field.stored, result.value), field.draftKey).then(() => {
+        void keep(field.edit(now.was, result.value), field.draftKey).then(() => {
           const failed = session.saveState().kind === "failed";
           if (!failed && latest.current.typing[name] === sent) put(name, undefined);
         });

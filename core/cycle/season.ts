@@ -1,4 +1,4 @@
-import { addDays, dayOfYear, daysBetween, type IsoDate } from "../calendar/date";
+import { dayOfYear, daysBetween, type IsoDate } from "../calendar/date";
 import { DAYS_PER_YEAR } from "../constants/exact";
 import { SEASON_PEAK, SEASON_SWING } from "../constants/growth";
 
@@ -10,13 +10,12 @@ export type Hemisphere = "north" | "south";
  * Day of year counts from 1 on the first of January of the first date's year and runs on without a break over the
  * new year. Over a whole year the weighted days are the days; negative when `to` is before `from`.
  */
-export function seasonDays(from: IsoDate, to: IsoDate, hemisphere: Hemisphere): number {
-  const turn = (2 * Math.PI) / DAYS_PER_YEAR;
-  const start = dayOfYear(from) - SEASON_PEAK.value[hemisphere];
-  const days = daysBetween(from, to);
-  return days + (SEASON_SWING.value / turn) * (Math.sin(turn * (start + days)) - Math.sin(turn * start));
-}
+export const seasonDays = (from: IsoDate, to: IsoDate, hemisphere: Hemisphere): number =>
+  seasonDaysAfter(from, daysBetween(from, to), hemisphere);
 
 /** The same, counted from a date by days. */
-export const seasonDaysAfter = (from: IsoDate, days: number, hemisphere: Hemisphere): number =>
-  seasonDays(from, addDays(from, days), hemisphere);
+export function seasonDaysAfter(from: IsoDate, days: number, hemisphere: Hemisphere): number {
+  const turn = (2 * Math.PI) / DAYS_PER_YEAR;
+  const start = dayOfYear(from) - SEASON_PEAK.value[hemisphere];
+  return days + (SEASON_SWING.value / turn) * (Math.sin(turn * (start + days)) - Math.sin(turn * start));
+}

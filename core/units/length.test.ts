@@ -95,11 +95,11 @@ describe("formatLength", () => {
   });
 });
 
-test("typesetFractions sets eighths as one sign, sixteenths small, and leaves other text alone", () => {
+test("typesetFractions sets eighths as one sign and leaves finer fractions and other text alone", () => {
   expect(["5 1/4 in", "3/8 in", "3 3/16", "−1/2 in", "133 mm", "50 : 50"].map(typesetFractions)).toEqual([
     "5¼ in",
     "⅜ in",
-    "3³⁄₁₆",
+    "3 3/16",
     "−½ in",
     "133 mm",
     "50 : 50",

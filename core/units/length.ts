@@ -125,15 +125,11 @@ const roundTieUp = (value: number): number => Math.floor(value + 0.5 + 1e-9);
 const greatestCommonDivisor = (a: number, b: number): number =>
   b === 0 ? a : greatestCommonDivisor(b, a % b);
 
-const SUPERSCRIPT = "⁰¹²³⁴⁵⁶⁷⁸⁹";
-const SUBSCRIPT = "₀₁₂₃₄₅₆₇₈₉";
 const VULGAR_SIGN = Object.fromEntries(Object.entries(VULGAR).map(([sign, written]) => [written, sign]));
 
-/** Text with its fractions set as one sets them: `5 1/4 in` becomes `5¼ in`, `3 3/16` becomes `3³⁄₁₆`. */
-export function typesetFractions(text: string): string {
-  return text.replace(/ ?(\d+)\/(\d+)/g, (written, top: string, bottom: string) => {
-    const small = (digits: string, signs: string) =>
-      [...digits].map((digit) => signs[Number(digit)]).join("");
-    return VULGAR_SIGN[written.trim()] ?? `${small(top, SUPERSCRIPT)}⁄${small(bottom, SUBSCRIPT)}`;
-  });
-}
+/** Text with halves, quarters and eighths as one sign: `5 1/4 in` becomes `5¼ in`. Finer fractions stay written out. */
+export const typesetFractions = (text: string): string =>
+  text.replace(
+    /( ?)(\d+\/\d+)(?!\d)/g,
+    (written, _space, fraction: string) => VULGAR_SIGN[fraction] ?? written,
+  );

@@ -1,8 +1,8 @@
 import { useEffect, useId, useRef } from "react";
 import type { Issue } from "~core/result";
+import { Fractions } from "~app/ui/Fractions";
 import { useNarrow } from "~app/ui/useNarrow";
 import { NumberPad, type PadSteps } from "~app/ui/NumberPad";
-import { typesetFractions } from "~core/units/length";
 import type { PadKey } from "~core/units/padText";
 
 /** One number of the lane as it is shown and typed. */
@@ -28,6 +28,8 @@ interface FastLaneProps<Name extends string> {
   fields: readonly LaneField<Name>[];
   active: Name;
   unit: "mm" | "in";
+  /** What the value beside is called: "last", or "before". */
+  lastName: string;
   /** What the pad's step keys add, mm or degrees. */
   steps: PadSteps;
   onActive: (name: Name) => void;
@@ -81,13 +83,17 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
           <div>
             <p className="quiet">{current.label}</p>
             <p className="lane-figure">
-              {current.text === "" ? "–" : typesetFractions(current.text)}{" "}
+              {current.text === "" ? "–" : <Fractions text={current.text} />}{" "}
               <small>{unitOf(current.kind)}</small>
             </p>
             <p className="quiet lane-last">
-              {current.last
-                ? `last ${typesetFractions(current.last.text)}${current.last.change ? ` · ${typesetFractions(current.last.change)}` : ""}`
-                : current.hint}
+              {current.last ? (
+                <Fractions
+                  text={`${props.lastName} ${current.last.text}${current.last.change ? ` · ${current.last.change}` : ""}`}
+                />
+              ) : (
+                current.hint
+              )}
             </p>
           </div>
           <div className="lane-picture">{props.picture}</div>
@@ -136,14 +142,20 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
               />
               <span className="lane-unit">{unitOf(field.kind)}</span>
               <span className="lane-before quiet">
-                {field.last && <>last {typesetFractions(field.last.text)}</>}
-                {field.last?.change && <b>{typesetFractions(field.last.change)}</b>}
+                {field.last && <Fractions text={`${props.lastName} ${field.last.text}`} />}
+                {field.last?.change && (
+                  <b>
+                    <Fractions text={field.last.change} />
+                  </b>
+                )}
               </span>
               {field.aside}
             </div>
             {!narrow && field.name === active && <p className="quiet lane-hint">{field.hint}</p>}
             {narrow && field.note && (
-              <p className={`lane-note lane-note-${field.note.level}`}>{field.note.text}</p>
+              <p className={`lane-note lane-note-${field.note.level}`}>
+                <Fractions text={field.note.text} />
+              </p>
             )}
             <div id={`${ids}-${field.name}-said`} className="lane-said">
               {field.issue && (

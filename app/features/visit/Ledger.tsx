@@ -6,6 +6,7 @@ import type { FootParameters } from "~core/foot/parametric/parameters";
 import type { ToeYardstick } from "~core/foot/toeYardstick";
 import { changeSince } from "~core/repeatability/change";
 import type { Noise } from "~core/repeatability/repeatability";
+import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { Statements } from "./Statements";
 
@@ -81,9 +82,15 @@ export function Ledger({ values, compared, comparedName, meaning, foot, ghost, n
           {rows.map(({ name, now, aim, change }) => (
             <tr key={name}>
               <th scope="row">{name}</th>
-              <td className="ledger-now">{now}</td>
-              <td className="quiet">{aim}</td>
-              <td>{change}</td>
+              <td className="ledger-now">
+                <Fractions text={now} />
+              </td>
+              <td className="quiet">
+                <Fractions text={aim} />
+              </td>
+              <td>
+                <Fractions text={change} />
+              </td>
             </tr>
           ))}
           <tr>

@@ -174,6 +174,7 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
         active={active}
         unit={wording.unit}
         steps={COARSE_STEPS}
+        lastName={moment === "before" ? "last" : "before"}
         onActive={setActive}
         onType={type}
         onSettle={settle}

@@ -1,3 +1,4 @@
+import { Fractions } from "~app/ui/Fractions";
 import type { Statement } from "~core/foot/meaning";
 
 /** Sentences by level: a stroke of ember where something has to be done, a word as well as a colour. */
@@ -8,7 +9,7 @@ export function Statements({ statements }: { statements: readonly Statement[] })
         <li key={statement.subject} className={`statement statement-${statement.level.replaceAll(" ", "-")}`}>
           <p>
             {statement.level !== "steady" && <b className="statement-level">{statement.level}</b>}
-            {statement.text}
+            <Fractions text={statement.text} />
           </p>
           <details>
             <summary className="quiet">Why</summary>

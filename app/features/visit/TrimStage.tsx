@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Fractions } from "~app/ui/Fractions";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
@@ -92,6 +93,7 @@ export function TrimStage(context: StageContext) {
           active={active}
           unit={wording.unit}
           steps={FINE_STEPS}
+          lastName="last"
           onActive={setActive}
           onType={type}
           onSettle={settle}
@@ -193,8 +195,12 @@ function PredictionTable({ rows }: { rows: [name: string, before: string, after:
         {rows.map(([name, before, after]) => (
           <tr key={name}>
             <th scope="row">{name}</th>
-            <td className="quiet">{before}</td>
-            <td className="ledger-now">{after}</td>
+            <td className="quiet">
+              <Fractions text={before} />
+            </td>
+            <td className="ledger-now">
+              <Fractions text={after} />
+            </td>
           </tr>
         ))}
       </tbody>
