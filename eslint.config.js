@@ -18,9 +18,9 @@ const interfaceCode = [
 export default tseslint.config(
   {
     ignores: [
-      "build",
+      "**/build",
       "node_modules",
-      ".react-router",
+      "**/.react-router",
       "playwright-report",
       "test-results",
       "coverage",

@@ -9,6 +9,7 @@ import { ordinaryFoot } from "~core/foot/parametric/fit";
 import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/parameters";
 import { toeTarget } from "~core/foot/toeYardstick";
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
+import { degrees, radians } from "~core/math/angle";
 import { isShod, type Horse } from "~core/record/horse";
 import { readingId, type Moment, type Reading } from "~core/record/reading";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
@@ -79,12 +80,10 @@ function addHorse(
   };
   records.horses.push(horse);
   const days = visitDays(horse, plan, today, random);
-  const feet = LIMBS.map((limb) => ({
-    limb,
-    foot: startingFoot(horse, plan, limb, random),
-    pace: footPace(horse, limb, random),
-    history: [] as FootVisit[],
-  }));
+  const feet = LIMBS.map((limb) => {
+    const foot = startingFoot(horse, plan, limb, random);
+    return { limb, foot, pace: footPace(horse, foot, random), history: [] as FootVisit[] };
+  });
   let lastDay: IsoDate | undefined;
   let visit: Visit | undefined;
   for (const date of days) {
@@ -191,15 +190,18 @@ const lowHeel = (foot: FootParameters, pastern: number): FootParameters => ({
   heelRunMm: foot.heelRunMm + 7,
 });
 
-/** This foot's own growth and drift, drawn about the general values. */
-function footPace(horse: Horse, limb: Limb, random: Random) {
-  const keeping = isShod(horse, limb) ? "shod" : "barefoot";
-  const growth = TOE_GROWTH_PRIOR[keeping].value;
-  const drift = ANGLE_DRIFT_PRIOR[keeping].value;
-  return {
-    growth: Math.max(0.08, normalDraw(random, growth.mean, growth.sd * 0.7)),
-    drift: Math.max(-0.09, Math.min(-0.005, normalDraw(random, drift.mean, drift.sd * 0.4))),
-  };
+/** Of the toe's growth in height at most this part is missing at the heel: a heel that grows too can be kept. */
+const HEEL_LAG_PART = 0.55;
+
+/** This foot's own growth and drift, drawn about the general values; drift no steeper than the heel's lag allows. */
+function footPace(horse: Horse, foot: FootParameters, random: Random) {
+  const keeping = isShod(horse, foot.limb) ? "shod" : "barefoot";
+  const prior = { growth: TOE_GROWTH_PRIOR[keeping].value, drift: ANGLE_DRIFT_PRIOR[keeping].value };
+  const growth = Math.max(0.08, normalDraw(random, prior.growth.mean, prior.growth.sd * 0.7));
+  const toeHeight = growth * Math.sin(radians(foot.dorsalAngleDeg));
+  const steepest = degrees((HEEL_LAG_PART * toeHeight) / bearingLengthOf(foot));
+  const drift = Math.min(-0.005, normalDraw(random, prior.drift.mean, prior.drift.sd * 0.4));
+  return { growth, drift: Math.max(-steepest, drift) };
 }
 
 /** Horn and drift of a foot between two days. */
@@ -212,9 +214,9 @@ const grownBetween = (pace: { growth: number; drift: number }, from: IsoDate, to
 function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
   const over = Math.max(0, foot.toeLengthMm - toeTarget(horse).toeLengthMm);
   const most = foot.toeLengthMm > toeTarget(horse).toeLengthMm * 1.25 ? 14 : 11;
-  const toe = Math.min(most, over * Math.sin((foot.dorsalAngleDeg * Math.PI) / 180));
+  const toe = Math.min(most, over * Math.sin(radians(foot.dorsalAngleDeg)));
   const wantedTurn = Math.max(-2, Math.min(5, foot.pasternAngleDeg - foot.dorsalAngleDeg));
-  const heel = Math.max(0, toe - Math.tan((wantedTurn * Math.PI) / 180) * bearingLengthOf(foot));
+  const heel = Math.max(0, toe - Math.tan(radians(wantedTurn)) * bearingLengthOf(foot));
   const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
   const tilt =
     Math.sign(difference) * Math.min(2, Math.max(0, Math.abs(difference) - TOLERATED_HEEL_DIFFERENCE_MM) / 2);

@@ -13,7 +13,7 @@ export const horseSchema = z.strictObject({
   name: line.min(1, { error: "A horse needs a name." }),
   kind: z.enum(ANIMAL_KINDS),
   massKg: z
-    .number()
+    .number({ error: "Type the body mass in kg: a guess will do." })
     .min(40, { error: "Lighter than 40 kg is not read." })
     .max(1400, { error: "Heavier than 1400 kg is not read." }),
   use: z.enum(HORSE_USES),

@@ -9,7 +9,7 @@ import { fail, ok, type Result } from "~core/result";
 export interface HorseFormValues {
   horse: Partial<Horse>;
   yardId: string;
-  yard: Partial<Yard>;
+  yard?: Partial<Yard>;
 }
 
 export const NEW_YARD = "new";
@@ -26,8 +26,18 @@ export async function saveHorseForm(
   const edits: Edit[] = [];
   const sameYard = wasYard?.id === form.yardId;
   const yardId = form.yardId === NEW_YARD ? crypto.randomUUID() : form.yardId;
-  const yard = yardSchema.safeParse({ ...(sameYard ? wasYard : {}), ...clean(form.yard), id: yardId });
-  const horse = horseSchema.safeParse({ ...clean(form.horse), id: was?.id ?? crypto.randomUUID(), yardId });
+  const yard = yardSchema.safeParse({
+    ...(sameYard ? wasYard : {}),
+    ...clean(form.yard),
+    name: form.yard?.name ?? "",
+    id: yardId,
+  });
+  const horse = horseSchema.safeParse({
+    ...clean(form.horse),
+    name: form.horse.name ?? "",
+    id: was?.id ?? crypto.randomUUID(),
+    yardId,
+  });
   const needsYard = form.yardId === NEW_YARD || sameYard;
   const issues = [
     ...(!horse.success ? issuesOf(horse.error, "horse") : []),
@@ -56,7 +66,7 @@ export async function saveHorseForm(
 }
 
 /** Emptied fields are missing fields. */
-const clean = (values: Record<string, unknown>): Record<string, unknown> =>
+const clean = (values: Record<string, unknown> = {}): Record<string, unknown> =>
   Object.fromEntries(
     Object.entries(values).filter(([, value]) => value !== "" && value !== null && value !== undefined),
   );

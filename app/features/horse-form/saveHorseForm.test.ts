@@ -1,0 +1,77 @@
+import { afterAll, beforeEach, describe, expect, test } from "@jest/globals";
+import { session } from "~app/data/session";
+import type { Horse } from "~core/record/horse";
+import { NEW_YARD, saveHorseForm, type HorseFormValues } from "./saveHorseForm";
+
+const form = (
+  horse: Partial<Horse> = {},
+  yard: HorseFormValues["yard"] = { name: "Home field" },
+): HorseFormValues => ({
+  horse: { name: "Wren", kind: "horse", massKg: 430, use: "riding", finish: "full set", ...horse },
+  yardId: NEW_YARD,
+  yard,
+});
+const paths = async (values: HorseFormValues) => {
+  const saved = await saveHorseForm(values, undefined, undefined);
+  return saved.ok ? [] : saved.issues.map(({ path }) => path);
+};
+
+beforeEach(async () => {
+  await Promise.all([session.db.horses.clear(), session.db.yards.clear(), session.db.journal.clear()]);
+});
+afterAll(() => session.close());
+
+describe("saveHorseForm", () => {
+  test("keeps a new horse and its new yard together", async () => {
+    const saved = await saveHorseForm(form({}, { name: "Home field", person: "Jory" }), undefined, undefined);
+    const horse = await session.db.horses.get(saved.ok ? saved.value : "");
+    expect(horse).toMatchObject({ name: "Wren", massKg: 430, habits: "", notes: "" });
+    expect(await session.db.yards.get(horse?.yardId ?? "")).toMatchObject({
+      name: "Home field",
+      person: "Jory",
+      access: "",
+    });
+  });
+
+  test("one undo takes both away again: it was one doing", async () => {
+    await saveHorseForm(form(), undefined, undefined);
+    expect(await session.db.journal.count()).toBe(1);
+  });
+
+  test.each([
+    [{ name: "" }, "horse.name"],
+    [{ massKg: 9 }, "horse.massKg"],
+    [{ capWeeks: 40 }, "horse.capWeeks"],
+    [{ toeTargetMm: 900 }, "horse.toeTargetMm"],
+  ])("%j is refused at %s and nothing is kept", async (change, path) => {
+    expect(await paths(form(change))).toEqual([path]);
+    expect([await session.db.horses.count(), await session.db.yards.count()]).toEqual([0, 0]);
+  });
+
+  test("a new yard needs a name", async () => {
+    expect(await paths(form({}, {}))).toEqual(["yard.name"]);
+  });
+
+  test("an emptied optional field is gone, not zero", async () => {
+    const made = await saveHorseForm(form({ capWeeks: 4 }), undefined, undefined);
+    const was = (await session.db.horses.get(made.ok ? made.value : ""))!;
+    const yard = (await session.db.yards.get(was.yardId))!;
+    const { id: _id, yardId: _yardId, capWeeks: _capWeeks, ...rest } = was;
+    await saveHorseForm({ horse: { ...rest, name: "Wren II" }, yardId: yard.id, yard }, was, yard);
+    expect(await session.db.horses.get(was.id)).toEqual({
+      id: was.id,
+      yardId: yard.id,
+      ...rest,
+      name: "Wren II",
+    });
+  });
+
+  test("a horse that another tab has changed meanwhile is not run over", async () => {
+    const made = await saveHorseForm(form(), undefined, undefined);
+    const was = (await session.db.horses.get(made.ok ? made.value : ""))!;
+    await session.db.horses.update(was.id, { notes: "from the other tab" });
+    const saved = await saveHorseForm({ ...form({ name: "Mine" }), yardId: was.yardId }, was, undefined);
+    expect(!saved.ok && saved.issues[0]?.code).toBe("conflict");
+    expect((await session.db.horses.get(was.id))?.notes).toBe("from the other tab");
+  });
+});

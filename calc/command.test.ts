@@ -1,0 +1,39 @@
+import { spawnSync } from "node:child_process";
+import { describe, expect, test } from "@jest/globals";
+
+/** The command as a script would call it. */
+const calc = (input: string, ...args: string[]) => {
+  const { stdout, stderr, status } = spawnSync("npm", ["run", "-s", "calc", "--", ...args], {
+    input,
+    encoding: "utf8",
+  });
+  return { stdout, stderr: stderr.replace(/^npm warn.*\n/gm, ""), status };
+};
+
+describe("npm run -s calc", () => {
+  test("one object in, one object out, exit 0, nothing on standard error", () => {
+    expect(calc('{"text":"5¼","unit":"in"}', "units")).toEqual({
+      stdout: '{"mm":133.35,"inches":5.25,"display":"5 1/4 in"}\n',
+      stderr: "",
+      status: 0,
+    });
+  });
+
+  test("bad input: exit 2, nothing on standard output, the error as JSON on standard error", () => {
+    const { stdout, stderr, status } = calc('{"text":"5 quarters","unit":"in"}', "units");
+    expect([stdout, status]).toEqual(["", 2]);
+    expect(JSON.parse(stderr)).toMatchObject({ error: { issues: [{ path: "text" }] } });
+  });
+
+  test("an empty standard input is bad input, not a hang", () => {
+    expect(calc("", "due")).toMatchObject({ stdout: "", status: 2 });
+  });
+
+  test("--lines keeps the order and the count of a long run", () => {
+    const lines = Array.from({ length: 200 }, (_, index) => JSON.stringify({ pairs: [[index, index + 1]] }));
+    const { stdout, status } = calc(`${lines.join("\n")}\n`, "repeatability", "--lines");
+    const answers = stdout.trim().split("\n");
+    expect([answers.length, status]).toEqual([200, 0]);
+    expect(JSON.parse(answers[199] ?? "")).toMatchObject({ n: 1, sd: Math.SQRT1_2 });
+  });
+});
