@@ -10,6 +10,7 @@ import {
   useNavigate,
   useRevalidator,
 } from "react-router";
+import { unitToggle } from "~core/record/unitToggle";
 import { horseNames, readSettings } from "./data/queries";
 import { session } from "./data/session";
 import { storageTrouble } from "./data/trouble";
@@ -87,15 +88,7 @@ export default function Root({ loaderData }: Route.ComponentProps) {
     "/": () => setOpen("find"),
     "ctrl+k": () => setOpen("find"),
     "?": () => setOpen("help"),
-    u: () =>
-      void save({
-        table: "settings",
-        id: "settings",
-        path: ["unit"],
-        was: settings.unit,
-        now: settings.unit === "mm" ? "in" : "mm",
-        label: "units",
-      }),
+    u: () => void save(unitToggle(settings)),
     "g t": () => void navigate("/"),
     "g h": () => void navigate("/horses"),
     "g b": () => void navigate("/files"),

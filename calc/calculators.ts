@@ -6,7 +6,7 @@ import { dateField, finite, limbField } from "~core/record/fields";
 import { repeatability } from "~core/repeatability/repeatability";
 import { ok, type Result } from "~core/result";
 import { predictTrim } from "~core/trim/predict";
-import { formatLength, inchesFromMm, parseLength, type InchFraction } from "~core/units/length";
+import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
 
 /** One headless calculator: what it takes, what it gives, and the core function between. */
 interface Calculator {
@@ -35,7 +35,12 @@ const units = calculator({
   input: z.strictObject({
     text: z.string(),
     unit: z.enum(["in", "mm"]).describe("the meaning of a bare number and the unit of display"),
-    fraction: z.union([z.literal(2), z.literal(4), z.literal(8), z.literal(16), z.literal(32)]).optional(),
+    fraction: z
+      .int()
+      .min(1)
+      .max(64)
+      .optional()
+      .describe("parts of an inch that display is rounded to; 16 unless given"),
   }),
   output: z.strictObject({ mm, inches: finite, display: z.string().describe("rounded, ties up") }),
   run: ({ text, unit, fraction }) => {
@@ -44,7 +49,7 @@ const units = calculator({
     return ok({
       mm: read.value,
       inches: inchesFromMm(read.value),
-      display: formatLength(read.value, unit, (fraction ?? 16) as InchFraction),
+      display: formatLength(read.value, unit, fraction ?? 16),
     });
   },
 });

@@ -4,8 +4,8 @@ import { fail, ok, type Result } from "../result";
 /** The unit that a bare number stands for, and the unit lengths are shown in. */
 export type LengthUnit = "mm" | "in";
 
-/** Denominator to which inches are shown, as the trade marks a rule. */
-export type InchFraction = 2 | 4 | 8 | 16 | 32;
+/** Parts of an inch to which lengths are shown, a whole number from 1 on; the trade marks 8, 16 or 32. */
+export type InchFraction = number;
 
 const VULGAR: Record<string, string> = {
   "½": "1/2",

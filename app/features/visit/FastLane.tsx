@@ -77,7 +77,7 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
   if (!current) return null;
   const unitOf = (kind: LaneField<Name>["kind"]) => (kind === "angle" ? "°" : unit);
   return (
-    <div className="lane bench-lane">
+    <div className="lane bench-lane" data-unit={unit}>
       {narrow && (
         <div className="lane-now">
           <div>

@@ -21,6 +21,7 @@ import { toeTarget } from "~core/foot/toeYardstick";
 import { changeSince } from "~core/repeatability/change";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { readingId, type Moment } from "~core/record/reading";
+import { unitToggle } from "~core/record/unitToggle";
 import { padText, type PadKey } from "~core/units/padText";
 import type { Wording } from "~core/units/wording";
 import { COARSE_STEPS } from "~app/ui/NumberPad";
@@ -181,14 +182,7 @@ export function MeasureStage(context: StageContext & { moment: Moment }) {
         onPad={onPad}
         onUnit={() => {
           forget(active);
-          void save({
-            table: "settings",
-            id: "settings",
-            path: ["unit"],
-            was: settings.unit,
-            now: settings.unit === "mm" ? "in" : "mm",
-            label: "units",
-          });
+          void save(unitToggle(settings));
         }}
         onSame={() => {
           const before = compared[active];

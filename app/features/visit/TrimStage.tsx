@@ -13,6 +13,7 @@ import { NO_CUT, type Cuts } from "~core/trim/predict";
 import { CUTS, trimId, type CutName } from "~core/record/trim";
 import { ok } from "~core/result";
 import { parseLength } from "~core/units/length";
+import { unitToggle } from "~core/record/unitToggle";
 import { padText, type PadKey } from "~core/units/padText";
 import { SideView } from "~app/drawing/SideView";
 import { CautionNote } from "./CautionNote";
@@ -80,9 +81,32 @@ export function TrimStage(context: StageContext) {
   const after = done.ok ? done.value.foot : before;
   const nothingTaken = CUTS.every((cut) => cuts[cut] === 0);
 
+  const predicted = done.ok && !nothingTaken ? done.value.predicted : undefined;
+  const notes: Partial<Record<CutName, LaneField<CutName>["note"]>> = predicted
+    ? {
+        heelLateral: { text: `roll ${wording.angle(predicted.roll)}`, level: "steady" },
+        toe: {
+          text: `leaves dorsal ${wording.angle(predicted.dorsalAngle)}, axis ${wording.angle(predicted.axis)}`,
+          level: "steady",
+        },
+        dress: {
+          text: `halves ${halvesInWords(halvesFrom(predicted.front, predicted.support))}, toe ${wording.length(predicted.toeLength)}`,
+          level: "steady",
+        },
+      }
+    : {};
   const lane = order.map((cut): LaneField<CutName> => {
     const { text, typed, issue } = view(cut);
-    return { name: cut, label: nameOf[cut], hint: HOW[cut], kind: "length", text, typed, issue };
+    return {
+      name: cut,
+      label: nameOf[cut],
+      hint: HOW[cut],
+      kind: "length",
+      text,
+      typed,
+      issue,
+      note: notes[cut],
+    };
   });
   const nextFoot = LIMBS[LIMBS.indexOf(limb) + 1];
   return (
@@ -104,14 +128,7 @@ export function TrimStage(context: StageContext) {
           }}
           onUnit={() => {
             forget(active);
-            void save({
-              table: "settings",
-              id: "settings",
-              path: ["unit"],
-              was: settings.unit,
-              now: settings.unit === "mm" ? "in" : "mm",
-              label: "units",
-            });
+            void save(unitToggle(settings));
           }}
           onSame={() => undefined}
           onEnd={() => goTo(nextFoot ? { limb: nextFoot } : { stage: "recheck", limb: "LF" })}

@@ -13,6 +13,7 @@ import type { Round } from "~app/data/session";
 import { shortDay } from "~app/ui/days";
 import { RoundNote } from "~app/ui/Frame";
 import { SaveLine } from "~app/ui/SaveLine";
+import { useNarrow } from "~app/ui/useNarrow";
 import { useShortcuts } from "~app/ui/useShortcuts";
 import { daysBetween } from "~core/calendar/date";
 import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
@@ -38,6 +39,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   const params = useParams();
   const [search] = useSearchParams();
   const navigate = useNavigate();
+  const narrow = useNarrow();
   const round = (useRouteLoaderData("root") as { round: Round } | undefined)?.round ?? "own";
   const stage = STAGES.find((one) => one === params["stage"]) ?? "arrive";
   const limb = LIMBS.find((one) => one === search.get("foot")) ?? "LF";
@@ -93,6 +95,11 @@ export function VisitShell({ visit, file, today }: ShellProps) {
               <Link to={`/horses/${file.horse.id}`}>{file.horse.name}</Link>
               <span className="visit-stage-name"> · {STAGE_NAMES[stage]}</span>
             </h1>
+            {narrow && (
+              <div className="visit-kept">
+                <SaveLine />
+              </div>
+            )}
             <p className="quiet">
               {file.yard.name} · {file.horse.kind}, {file.horse.massKg} kg
               {last &&
