@@ -24,8 +24,8 @@ export default defineConfig({
   testIgnore: PICTURES ? [] : ["pictures.spec.ts"],
   workers: 2,
   fullyParallel: true,
-  timeout: PICTURES ? 240_000 : 60_000,
-  expect: { timeout: 8_000 },
+  timeout: PICTURES ? 240_000 : 180_000,
+  expect: { timeout: 20_000 },
   forbidOnly: true,
   reporter: "list",
   use: {

@@ -20,7 +20,7 @@ const SCREENS = [
 
 for (const theme of ["paper", "barn"] as const)
   test(`no serious finding of axe on any screen, ${theme}`, async ({ page }) => {
-    test.setTimeout(240_000);
+    test.setTimeout(400_000);
     await openVisit(page, "survey");
     await field(page, "Dorsal angle").fill("44");
     await field(page, "Dorsal angle").press("Enter");

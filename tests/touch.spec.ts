@@ -28,6 +28,38 @@ test("a foot measured by thumb at 390 px, in eighths, with the last value beside
   await expect(field(page, "Toe length")).toHaveValue("3 7/8");
 });
 
+test("a whole visit by touch: measured, cut, measured again, signed, due", async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole("link", { name: "Start with Bramble" }).tap();
+  await page.getByRole("button", { name: "Start the visit to Bramble" }).tap();
+  await page.getByRole("button", { name: "On to Survey" }).tap();
+  const enter = async (first: string, numbers: string[]) => {
+    await expect(field(page, first)).toBeVisible();
+    const pad = page.getByRole("group", { name: "Number pad" });
+    for (const number of numbers) {
+      for (const sign of number)
+        await pad.getByRole("button", { name: sign === "." ? "point" : sign, exact: true }).tap();
+      await pad.getByRole("button", { name: "Next" }).tap();
+    }
+  };
+  await enter("Dorsal angle", ["48", "52", "98", "30", "35"]);
+  await expect(page.getByRole("button", { name: "left fore" })).toContainText("5 of 7");
+  await page.getByRole("button", { name: "Stage after" }).tap();
+  await enter("Heel, inside", ["1", "2.5", "6.5", "2"]);
+  await page.getByRole("button", { name: "left fore" }).tap();
+  await expect(page.getByText(/^leaves dorsal 50\.\d°, axis −/)).toBeVisible();
+  for (let stage = 0; stage < 3; stage++) await page.getByRole("button", { name: "Stage after" }).tap();
+  await enter("Dorsal angle", ["50.5", "52", "89"]);
+  await expect(page.getByText("axis straight", { exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Stage after" }).tap();
+  const due = page.getByRole("region", { name: "Next due" });
+  await expect(due).toContainText("28 Dec");
+  await page.getByRole("button", { name: "Sign off", exact: true }).tap();
+  await expect(due).toContainText("Signed off. Due again");
+  await page.getByRole("link", { name: "Back to Today" }).tap();
+  await expect(page.getByRole("link", { name: "Bramble, signed" })).toContainText("Signed off");
+});
+
 test("everything that is tapped in a visit is at least 44 px high, and nothing is wider than the screen", async ({
   page,
 }) => {

@@ -4,7 +4,7 @@ import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { dueReason } from "~core/cycle/dueWords";
-import { capWeeksOf, horseDue, horseOutlook, leftWith } from "~core/cycle/horseDue";
+import { capWeeksOf, horseDue, horseOutlook } from "~core/cycle/horseDue";
 import { LIMBS } from "~core/foot/limb";
 import { readAxis } from "~core/foot/axis";
 import type { FootValues, Measure } from "~core/foot/measures";
@@ -119,7 +119,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
                 <td data-label="Toe length">
                   {pair(values.before, values.after, "toeLength", wording.length)}
                 </td>
-                <td data-label="Axis left">{axisWord(leftWith({ date: visit.date, ...values }))}</td>
+                <td data-label="Axis left">{axisWord(values.after)}</td>
                 <td data-label="Taken">
                   {taken.every((cut) => cuts[cut] === undefined)
                     ? "nothing noted"
