@@ -56,7 +56,7 @@ test("a whole visit by touch: measured, cut, measured again, signed, due", async
   await expect(due).toContainText("28 Dec");
   await page.getByRole("button", { name: "Sign off", exact: true }).tap();
   await expect(due).toContainText("Signed off. Due again");
-  await page.getByRole("link", { name: "Back to Today" }).tap();
+  await page.getByRole("link", { name: "Back to Today", exact: true }).tap();
   await expect(page.getByRole("link", { name: "Bramble, signed" })).toContainText("Signed off");
 });
 

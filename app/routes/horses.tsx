@@ -1,3 +1,4 @@
+import type { ShouldRevalidateFunctionArgs } from "react-router";
 import { feetByHorse, readRoster } from "~app/data/queries";
 import { HorsesView } from "~app/features/horses/HorsesView";
 import { todayHere } from "~app/ui/days";
@@ -7,6 +8,17 @@ export async function clientLoader() {
   const { rows, yards } = await readRoster();
   return { rows, yards, feet: await feetByHorse(rows), today: todayHere() };
 }
+
+/** Filtering changes the address, not the records. */
+export const shouldRevalidate = ({
+  currentUrl,
+  nextUrl,
+  formMethod,
+  defaultShouldRevalidate,
+}: ShouldRevalidateFunctionArgs) =>
+  formMethod === undefined && currentUrl.pathname === nextUrl.pathname && currentUrl.search !== nextUrl.search
+    ? false
+    : defaultShouldRevalidate;
 
 export const meta: Route.MetaFunction = () => [{ title: "Horses · Plumbline" }];
 

@@ -1,4 +1,5 @@
 import { Button, Input, Segmented, Select } from "antd";
+import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { cycleOf, type RosterRow } from "~core/cycle/dayPlan";
 import { dueReason, workInWords, type CycleState } from "~core/cycle/dueWords";
@@ -27,18 +28,19 @@ const DUE_CHOICES = [
 export function HorsesView({ rows, yards, feet, today }: HorsesProps) {
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
-  const text = search.get("text") ?? "";
-  const yard = search.get("yard") ?? "";
-  const due = search.get("due") ?? "all";
-  const choose = (name: string, value: string) =>
-    setSearch(
-      (now) => {
-        if (value === "" || value === "all") now.delete(name);
-        else now.set(name, value);
-        return now;
-      },
-      { replace: true },
-    );
+  const [filter, setFilter] = useState({
+    text: search.get("text") ?? "",
+    yard: search.get("yard") ?? "",
+    due: search.get("due") ?? "all",
+  });
+  const { text, yard, due } = filter;
+  // The choice is kept here, so that no letter waits for the address; the address follows, so that it can be shared.
+  const choose = (name: keyof typeof filter, value: string) => {
+    const next = { ...filter, [name]: value };
+    setFilter(next);
+    const chosen = Object.entries(next).filter(([, one]) => one !== "" && one !== "all");
+    setSearch(Object.fromEntries(chosen), { replace: true });
+  };
   const shown = rows
     .map((row) => ({ row, cycle: cycleOf(row, today) }))
     .filter(
