@@ -88,6 +88,7 @@ test("a horse is changed on its own form, and an empty name is refused there", a
   await page.getByRole("textbox", { name: "Name", exact: true }).fill("Bramble");
   await page.getByRole("textbox", { name: "Habits that can hurt" }).fill("Pulls back when tied short.");
   await page.getByRole("button", { name: "Keep" }).click();
+  await expect(page).toHaveURL(new RegExp(`${BRAMBLE}$`));
   await expect(page.getByText("Pulls back when tied short.")).toBeVisible();
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/arrive`);
   await expect(page.getByText("Pulls back when tied short.")).toBeVisible();
