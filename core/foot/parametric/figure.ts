@@ -76,12 +76,12 @@ export function soleFigure(foot: FootParameters): SoleFigure {
   const s = sulcusLength(foot);
   const k = sizeFactor(foot);
   const heel = { medial: marks.heelMedial, lateral: marks.heelLateral };
+  const corn = { medial: marks.cornMedial, lateral: marks.cornLateral };
+  const bend = { medial: marks.barMedial, lateral: marks.barLateral };
   const barEnd = { medial: marks.barEndMedial, lateral: marks.barEndLateral };
   const bars = eachSide((side): SolarPoint[] => {
     const [x, y] = heel[side];
-    const inward = signOf(side) * -6 * k;
-    const end: SolarPoint = [barEnd[side][0] * 1.35, barEnd[side][1] * 0.82];
-    return [[x + inward, y + 1], [x + inward * 1.4, y + (end[1] - y) * 0.45], end];
+    return [[x - signOf(side) * 5 * k, y + 1], corn[side], bend[side], barEnd[side]];
   });
   const wideX = Math.abs(marks.frogLateral[0]);
   const frog: SolarPoint[] = [

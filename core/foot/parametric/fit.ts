@@ -16,6 +16,8 @@ const ORDINARY = {
   heelRunPart: 0.06,
   donkeyWidthPart: 0.92,
   wallAboveMm: { toe: 6, heel: 4 },
+  lateralWiderMm: 2,
+  frog: { stretch: 0, widthRatio: 1.1 },
 };
 
 /**
@@ -66,6 +68,8 @@ export function ordinaryFoot(
       lateral: ORDINARY.wallAboveMm.heel,
     },
     limbDeviationDeg: 0,
+    lateralWiderMm: ORDINARY.lateralWiderMm * size,
+    frog: { ...ORDINARY.frog },
   };
 }
 

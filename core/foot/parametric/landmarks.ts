@@ -1,10 +1,19 @@
 import { radians } from "../../math/angle";
-import { plus, type RearPoint, type SidePoint, type SolarPoint } from "../../geometry/vector";
+import {
+  length,
+  minus,
+  plus,
+  times,
+  type RearPoint,
+  type SidePoint,
+  type SolarPoint,
+} from "../../geometry/vector";
 import type { LateralPoints } from "../lateral";
 import type { Side } from "../limb";
 import {
   corYOf,
   eachSide,
+  halfWidthOf,
   heelPoint,
   heelYOfSide,
   meanHeelHeight,
@@ -76,10 +85,16 @@ export interface SoleLandmarks {
   toeQuarterLateral: SolarPoint;
   barEndMedial: SolarPoint;
   barEndLateral: SolarPoint;
+  cornMedial: SolarPoint;
+  cornLateral: SolarPoint;
+  barMedial: SolarPoint;
+  barLateral: SolarPoint;
 }
 
-/** Frog on a foot of size factor 1: half width over sulcus length, and how far forward it is widest. Assumption. */
-const FROG = { halfWidthPart: 0.55, widestPart: 0.3 };
+/** How far forward the frog is widest, over the sulcus. Assumption, from drawn feet. */
+const FROG_WIDEST_PART = 0.3;
+/** Seat of corn inside and ahead of the heel; how far a straight bar runs beside the frog and what a curled heel adds. */
+const BAR = { cornInMm: 7, cornAheadMm: 6, alongFrogPart: 0.36, besideFrogMm: 2.5, curlPart: 0.7 };
 /** Depth of the toe wall seen from below, over the thickness, at an ordinary angle. */
 const TOE_WALL_BELOW_MM = 13;
 
@@ -93,14 +108,26 @@ export function soleLandmarks(foot: FootParameters): SoleLandmarks {
   const toeY = toeYOf(foot);
   const quarterY = (2 * s + toeY - TOE_WALL_BELOW_MM * sizeFactor(foot)) / 2;
   const at = (side: Side, halfWidth: number, y: number): SolarPoint => [signOf(side) * halfWidth, y];
-  const frog = eachSide((side) => at(side, FROG.halfWidthPart * s, FROG.widestPart * s));
-  const wide = eachSide((side) => at(side, foot.widthMm / 2, cor));
+  const k = sizeFactor(foot);
+  const frog = eachSide((side) => at(side, (foot.frog.widthRatio * s) / 2, FROG_WIDEST_PART * s));
+  const apex: SolarPoint = [0, 2 * s * (1 + foot.frog.stretch)];
+  const wide = eachSide((side) => at(side, halfWidthOf(foot, side), cor));
   const quarter = eachSide((side) => at(side, outlineHalfWidth(foot, side, quarterY), quarterY));
   const barEnd = eachSide((side) => at(side, 0.28 * s, cor));
+  const corn = eachSide((side): SolarPoint => {
+    const [x, y] = heelPoint(foot, side);
+    return [x - signOf(side) * BAR.cornInMm * k, y + BAR.cornAheadMm * k];
+  });
+  const bar = eachSide((side): SolarPoint => {
+    const along = minus(apex, frog[side]);
+    const beside = BAR.besideFrogMm * k + BAR.curlPart * foot.curlMm[side];
+    const out = times([signOf(side) * along[1], -signOf(side) * along[0]], beside / length(along));
+    return plus(plus(frog[side], times(along, BAR.alongFrogPart)), out);
+  });
   return {
     sulcusBack: [0, 0],
     sulcusFront: [0, s],
-    frogApex: [0, 2 * s],
+    frogApex: apex,
     frogMedial: frog.medial,
     frogLateral: frog.lateral,
     heelMedial: heelPoint(foot, "medial"),
@@ -112,6 +139,10 @@ export function soleLandmarks(foot: FootParameters): SoleLandmarks {
     toeQuarterLateral: quarter.lateral,
     barEndMedial: barEnd.medial,
     barEndLateral: barEnd.lateral,
+    cornMedial: corn.medial,
+    cornLateral: corn.lateral,
+    barMedial: bar.medial,
+    barLateral: bar.lateral,
   };
 }
 

@@ -2,6 +2,7 @@ import type { SolarPoint } from "../../geometry/vector";
 import { isFore, type Side } from "../limb";
 import {
   corYOf,
+  halfWidthOf,
   heelHalfWidth,
   heelYOfSide,
   signOf,
@@ -18,7 +19,7 @@ const ROUNDNESS = { fore: 2.2, hind: 1.9 };
  * width behind it. Smooth through the widest part, where it is half the foot's width.
  */
 export function outlineHalfWidth(foot: FootParameters, side: Side, y: number): number {
-  const half = foot.widthMm / 2;
+  const half = halfWidthOf(foot, side);
   const wideY = corYOf(foot);
   if (y >= wideY) {
     const part = Math.min(1, (y - wideY) / (toeYOf(foot) - wideY));
@@ -51,7 +52,7 @@ function roundTheToe(foot: FootParameters, wallAtSide: number, wallAtToe: number
     return Array.from({ length: POINTS_A_SIDE }, (_, index) => {
       const y = heelY + reach * Math.sin((index / (POINTS_A_SIDE - 1)) * (Math.PI / 2));
       const towardsToe = Math.max(0, (y - corYOf(foot)) / (toeYOf(foot) - corYOf(foot)));
-      const inner = Math.max(0, outlineHalfWidth(foot, side, y) * (1 - wallAtSide / (foot.widthMm / 2)));
+      const inner = Math.max(0, outlineHalfWidth(foot, side, y) * (1 - wallAtSide / halfWidthOf(foot, side)));
       return [signOf(side) * inner, y - wallAtToe * towardsToe] as const;
     });
   };

@@ -30,10 +30,16 @@ export interface FootParameters {
   wallAboveSoleMm: { toe: number } & Record<Side, number>;
   /** Lean of the limb seen from behind, positive = its upper end leans to lateral. */
   limbDeviationDeg: number;
+  /** Half width at the widest part, lateral minus medial: most feet are a little wider outside. */
+  lateralWiderMm: number;
+  /** Point of the frog beyond the true apex over the true apex, and frog width over sulcus length. */
+  frog: { stretch: number; widthRatio: number };
 }
 
 /** Ground width of a foot of size factor 1 (assumption of the handbook's survey). */
-const UNIT_WIDTH_MM = { fore: 127, hind: 120 };
+export const SIZE_ONE_WIDTH_MM = { fore: 127, hind: 120 };
+/** Bearing length of an ordinary foot of size factor 1, mm. */
+export const SIZE_ONE_BEARING_MM = 118;
 /** Lengths of a foot of size factor 1, mm. Sulcus 44 puts the centre of rotation half way along a foot of 126. */
 const UNIT = { sulcus: 44, corBehindApex: 25, toeWall: 10, quarterWall: 8.5, heelWall: 7 };
 /** Heel half width over ground width, and how much of a curl goes inwards. Assumption, from drawn feet. */
@@ -42,10 +48,10 @@ const CURL_INWARDS_PART = 0.35;
 const COR_HEIGHT_PART = 0.4;
 
 export const sizeFactor = (foot: Pick<FootParameters, "limb" | "widthMm">): number =>
-  foot.widthMm / (isFore(foot.limb) ? UNIT_WIDTH_MM.fore : UNIT_WIDTH_MM.hind);
+  foot.widthMm / (isFore(foot.limb) ? SIZE_ONE_WIDTH_MM.fore : SIZE_ONE_WIDTH_MM.hind);
 
 export const widthOfSize = (limb: Limb, k: number): number =>
-  k * (isFore(limb) ? UNIT_WIDTH_MM.fore : UNIT_WIDTH_MM.hind);
+  k * (isFore(limb) ? SIZE_ONE_WIDTH_MM.fore : SIZE_ONE_WIDTH_MM.hind);
 
 /** Length of the central sulcus, mm. */
 export const sulcusLength = (foot: Pick<FootParameters, "limb" | "widthMm">): number =>
@@ -71,6 +77,10 @@ export const meanHeelHeight = (foot: FootParameters): number =>
 
 /** Sign of a side in the solar and rear frames: lateral is positive x. */
 export const signOf = (side: Side): 1 | -1 => (side === "lateral" ? 1 : -1);
+
+/** From the midline to the wall at the widest part. */
+export const halfWidthOf = (foot: Pick<FootParameters, "widthMm" | "lateralWiderMm">, side: Side): number =>
+  (foot.widthMm + signOf(side) * foot.lateralWiderMm) / 2;
 
 export const heelHalfWidth = (foot: FootParameters, side: Side): number =>
   HEEL_HALF_WIDTH_PART * foot.widthMm - CURL_INWARDS_PART * foot.curlMm[side];

@@ -42,6 +42,8 @@ const anyFoot: fc.Arbitrary<FootParameters> = fc.record({
   heelHeightMm: fc.record({ medial: between(15, 60), lateral: between(15, 60) }),
   wallAboveSoleMm: fc.record({ toe: between(0, 15), medial: between(0, 12), lateral: between(0, 12) }),
   limbDeviationDeg: between(-8, 8),
+  lateralWiderMm: between(-6, 10),
+  frog: fc.record({ stretch: between(-0.05, 0.3), widthRatio: between(0.6, 1.3) }),
 });
 
 /** A side view as a picture: scaled, turned, mirrored, y down. */
@@ -109,7 +111,7 @@ describe("sole view", () => {
           foot.curlMm.lateral - foot.curlMm.medial,
           9,
         );
-        expect(distance(marks.frogApex, marks.sulcusBack)).toBeCloseTo(2 * s, 9);
+        expect(distance(marks.frogApex, marks.sulcusBack)).toBeCloseTo(2 * s * (1 + foot.frog.stretch), 9);
       }),
       { seed: 22 },
     );
