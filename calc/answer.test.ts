@@ -20,7 +20,7 @@ const calc = (name: string, input: unknown, ...flags: string[]) => {
 describe("calc", () => {
   test("--help lists the calculators, and reads no input", () => {
     expect(answer(["--help"], "").stdout).toMatch(
-      /units[\s\S]*lateral[\s\S]*predict[\s\S]*growth[\s\S]*due[\s\S]*repeatability/,
+      /units[\s\S]*lateral[\s\S]*survey[\s\S]*rectify[\s\S]*predict[\s\S]*growth[\s\S]*due[\s\S]*repeatability/,
     );
     expect([wantsInput(["--help"]), wantsInput(["units", "--schema"]), wantsInput(["units"])]).toEqual([
       false,
@@ -76,6 +76,69 @@ describe("calc", () => {
     heelLateral: [42, 10],
     corY: 63,
   };
+  const sole = {
+    sulcusBack: [500, 900],
+    sulcusFront: [500, 855],
+    frogApex: [500, 801],
+    frogMedial: [477.5, 886],
+    frogLateral: [522.5, 886],
+    heelMedial: [456, 892],
+    heelLateral: [542, 888],
+    wideMedial: [438, 836],
+    wideLateral: [565, 834],
+    toe: [500, 762],
+    toeQuarterMedial: [454, 792],
+    toeQuarterLateral: [546, 792],
+  };
+
+  test("survey answers from a picture's marks, y down; half the scale gives half the lengths", () => {
+    expect(calc("survey", { limb: "LF", points: sole }).out).toMatchObject({
+      sulcus: 45,
+      k: 1,
+      cor: { widest: 65, apex: 65, median: 65, spread: 0 },
+      front: 73,
+      support: 55,
+      heelDifference: 4,
+    });
+    expect(calc("survey", { limb: "LF", points: sole, mmPerPx: 0.5 }).out).toMatchObject({ sulcus: 22.5 });
+    const { toe, ...noToe } = sole;
+    expect(toe).toHaveLength(2);
+    expect(calc("survey", { limb: "LF", points: noToe }).error?.issues[0]?.path).toBe("points.toe");
+    expect(
+      calc("survey", { limb: "LF", points: { ...sole, sulcusFront: [500, 900] } }).error?.issues[0],
+    ).toMatchObject({ path: "points.sulcusFront" });
+  });
+
+  test("rectify turns a picture of a card into millimetres; corners in line are named", () => {
+    const corners = [
+      [100, 100],
+      [500, 100],
+      [500, 500],
+      [100, 500],
+    ];
+    const found = calc("rectify", { card: { width: 80, height: 80, corners }, points: { toe: [300, 200] } })
+      .out as { points: { toe: number[] }; homography: number[]; slant: number; residual: number };
+    expect(found.points.toe[0]).toBeCloseTo(40, 9);
+    expect(found.points.toe[1]).toBeCloseTo(20, 9);
+    expect(found.homography[8]).toBe(1);
+    expect([found.slant, found.residual].map((one) => Math.round(one * 1e4))).toEqual([0, 0]);
+    const flat = calc("rectify", {
+      card: {
+        width: 80,
+        height: 80,
+        corners: [
+          [0, 0],
+          [100, 0],
+          [200, 0],
+          [0, 90],
+        ],
+      },
+      points: {},
+    });
+    expect(flat.exitCode).toBe(2);
+    expect(flat.error?.issues[0]?.path).toBe("card.corners.1");
+  });
+
   const cuts = { toe: 0, heelMedial: 0, heelLateral: 0, dress: 0 };
 
   test("predict answers every figure of the foot", () => {

@@ -1,5 +1,6 @@
 import type { IsoDate } from "~core/calendar/date";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
+import { blankVisit } from "~core/record/visit";
 import { noRecords, type Records } from "~core/record/tables";
 
 /** The first day: one yard, one horse, nothing measured, a visit planned for today. */
@@ -29,9 +30,7 @@ export function makeFirstDay(today: IsoDate): Records {
     date: today,
     at: "09:00",
     status: "planned",
-    notes: {},
-    watch: "",
-    tell: "",
+    ...blankVisit(),
   });
   records.settings.push(DEFAULT_SETTINGS);
   return records;

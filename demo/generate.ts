@@ -11,11 +11,11 @@ import { toeTarget } from "~core/foot/toeYardstick";
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
 import { degrees, radians } from "~core/math/angle";
 import { isShod, type Horse } from "~core/record/horse";
-import { readingId, type Moment, type Reading } from "~core/record/reading";
+import { nothingRead, readingId, type Moment, type Reading } from "~core/record/reading";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { noRecords, type Records } from "~core/record/tables";
 import { trimId } from "~core/record/trim";
-import type { Visit } from "~core/record/visit";
+import { blankVisit, type Visit } from "~core/record/visit";
 import type { Cuts } from "~core/trim/predict";
 import { ROUND, type HorsePlan } from "./yards";
 
@@ -108,9 +108,7 @@ function addHorse(
       date,
       status: "signed",
       signedAt: `${date}T15:00:00Z`,
-      notes: {},
-      watch: "",
-      tell: "",
+      ...blankVisit(),
       next: horseDue(horse, date, outlooks, DEFAULT_SETTINGS),
     };
     records.visits.push(visit);
@@ -124,9 +122,7 @@ function addHorse(
       date: today,
       at: plan.today,
       status: "planned",
-      notes: {},
-      watch: "",
-      tell: "",
+      ...blankVisit(),
     });
 }
 
@@ -254,7 +250,7 @@ function readingOf(
     };
   }
   const id = readingId(place.visitId, place.limb, place.moment);
-  return { id, ...place, values: values as Reading["values"], confirmed: [] };
+  return { id, ...place, ...nothingRead(), values: values as Reading["values"] };
 }
 
 function sound<T>(result: { ok: true; value: T } | { ok: false; issues: { message: string }[] }): T {

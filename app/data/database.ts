@@ -26,13 +26,22 @@ export type Database = Dexie &
     facts: EntityTable<{ key: string; value: string }, "key">;
   };
 
-const INDEXES: Record<TableName, string> = {
+/** Indexes of each table, by the version of the records that brought it. */
+const FIRST_TABLES: Partial<Record<TableName, string>> = {
   yards: "id",
   horses: "id, yardId",
   visits: "id, horseId, date",
   readings: "id, visitId, horseId",
   trims: "id, visitId, horseId",
   settings: "id",
+};
+const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
+  2: {
+    watchings: "id, visitId, horseId",
+    looks: "id, visitId, horseId",
+    photos: "id, visitId, horseId",
+    pictures: "id",
+  },
 };
 
 /**
@@ -41,19 +50,21 @@ const INDEXES: Record<TableName, string> = {
  */
 export function openDatabase(name: string): Database {
   const db = new Dexie(name, { chromeTransactionDurability: "strict" }) as Database;
-  db.version(1).stores({ ...INDEXES, drafts: "key", journal: "++seq, sitting", facts: "key" });
+  db.version(1).stores({ ...FIRST_TABLES, drafts: "key", journal: "++seq, sitting", facts: "key" });
   db.on("populate", (transaction) => {
     void transaction.table("settings").add(DEFAULT_SETTINGS);
   });
   for (const step of MIGRATIONS)
-    db.version(step.to).upgrade(async (transaction) => {
-      for (const table of Object.keys(step.tables) as TableName[])
-        await transaction
-          .table(table)
-          .toCollection()
-          .modify((row: Record<string, unknown>, place: { value: unknown }) => {
-            place.value = migrateRow(table, row, step.to - 1, [step]);
-          });
-    });
+    db.version(step.to)
+      .stores(LATER_TABLES[step.to] ?? {})
+      .upgrade(async (transaction) => {
+        for (const table of Object.keys(step.tables) as TableName[])
+          await transaction
+            .table(table)
+            .toCollection()
+            .modify((row: Record<string, unknown>, place: { value: unknown }) => {
+              place.value = migrateRow(table, row, step.to - 1, [step]);
+            });
+      });
   return db;
 }

@@ -1,8 +1,11 @@
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
 import type { Horse } from "~core/record/horse";
+import type { Look } from "~core/record/look";
+import type { Photo } from "~core/record/photo";
 import type { Reading } from "~core/record/reading";
 import type { Trim } from "~core/record/trim";
 import type { Visit } from "~core/record/visit";
+import type { WatchingRecord } from "~core/record/watching";
 import type { Yard } from "~core/record/yard";
 import type { RosterRow } from "~core/cycle/dayPlan";
 import { feetOfHorse, type FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
@@ -15,6 +18,9 @@ export interface HorseFile {
   visits: Visit[];
   readings: Reading[];
   trims: Trim[];
+  watchings: WatchingRecord[];
+  looks: Look[];
+  photos: Photo[];
   settings: Settings;
 }
 
@@ -26,17 +32,20 @@ const byDate = (a: Visit, b: Visit): number =>
 
 export async function readHorseFile(horseId: string): Promise<HorseFile | undefined> {
   const { db } = session;
-  const [horse, visits, readings, trims, settings] = await Promise.all([
+  const [horse, visits, readings, trims, watchings, looks, photos, settings] = await Promise.all([
     db.horses.get(horseId),
     db.visits.where("horseId").equals(horseId).toArray(),
     db.readings.where("horseId").equals(horseId).toArray(),
     db.trims.where("horseId").equals(horseId).toArray(),
+    db.watchings.where("horseId").equals(horseId).toArray(),
+    db.looks.where("horseId").equals(horseId).toArray(),
+    db.photos.where("horseId").equals(horseId).toArray(),
     readSettings(),
   ]);
   if (!horse) return undefined;
   const yard = await db.yards.get(horse.yardId);
   if (!yard) return undefined;
-  return { horse, yard, visits: visits.sort(byDate), readings, trims, settings };
+  return { horse, yard, visits: visits.sort(byDate), readings, trims, watchings, looks, photos, settings };
 }
 
 /** Every horse of the round, by yard and name. */

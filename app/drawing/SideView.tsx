@@ -3,6 +3,7 @@ import { sideFigure, type SideFigure } from "~core/foot/parametric/figure";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { isLeft } from "~core/foot/limb";
 import type { Vector } from "~core/geometry/vector";
+import { radians } from "~core/math/angle";
 import type { Wording } from "~core/units/wording";
 import { pathThrough, roundUp } from "./path";
 import "./drawing.css";
@@ -15,9 +16,19 @@ export interface SideViewProps {
   wording: Wording;
   /** True where not one number of this foot was measured: the whole drawing is a pale guess. */
   guess: boolean;
+  /** What lenses would have of it: the front wall at another angle, or the plane of the live sole. */
+  aims?: readonly SideAimLine[];
   /** Angles and lengths beside the lines; off in small drawings. */
   labels?: boolean;
   title: string;
+}
+
+/** One lens drawn on the side view. */
+export interface SideAimLine {
+  name: string;
+  second: boolean;
+  dorsalAngleDeg?: number | undefined;
+  plane?: { toe: number; heel: number } | undefined;
 }
 
 /** Room above, below and beside the foot, mm. */
@@ -27,7 +38,7 @@ const MARGIN = { front: 34, back: 26, below: 26, above: 6 };
  * A foot from the outside, true to scale, the plumb line hanging through the centre of rotation. A left foot looks to
  * the left, a right foot to the right, as one sees them from beside the horse.
  */
-export function SideView({ foot, ghost, wording, guess, labels = true, title }: SideViewProps) {
+export function SideView({ foot, ghost, wording, guess, labels = true, aims = [], title }: SideViewProps) {
   const figure = sideFigure(foot);
   const before = ghost && sideFigure(ghost);
   const facing = isLeft(foot.limb) ? -1 : 1;
@@ -58,6 +69,9 @@ export function SideView({ foot, ghost, wording, guess, labels = true, title }: 
       <path className="hairline" d={hairlinePath(figure, at)} />
       {before && <path className="before" d={hoofPath(before, at)} />}
       <path className="pastern-line" d={pathThrough(figure.pasternLine.map(at), "straight")} />
+      {aims.map((aim) => (
+        <AimLine key={aim.name} aim={aim} figure={figure} at={at} />
+      ))}
       <line className="ground" x1={left + 4} x2={left + width - 4} y1={0} y2={0} />
       <Plumb figure={figure} at={at} />
       <HalvesBar foot={foot} figure={figure} facing={facing} labels={labels} wording={wording} />
@@ -82,6 +96,30 @@ export function SideView({ foot, ghost, wording, guess, labels = true, title }: 
       <circle className="mark" cx={facing * figure.heelY} cy={0} r={1.4} />
     </svg>
   );
+}
+
+/** The wall as a lens would have it, hung from the hairline, or the plane that it would cut to. */
+function AimLine({
+  aim,
+  figure,
+  at,
+}: {
+  aim: SideAimLine;
+  figure: SideFigure;
+  at: (point: Vector) => Vector;
+}) {
+  const className = aim.second ? "aim aim-second" : "aim";
+  if (aim.plane)
+    return (
+      <path
+        className={className}
+        d={pathThrough([at([figure.heelY, aim.plane.heel]), at([figure.toeY, aim.plane.toe])], "straight")}
+      />
+    );
+  if (aim.dorsalAngleDeg === undefined) return null;
+  const [y, z] = figure.hairline[1];
+  const run = z / Math.tan(radians(aim.dorsalAngleDeg));
+  return <path className={className} d={pathThrough([at([y, z]), at([y + run, 0])], "straight")} />;
 }
 
 const hairlineCurve = (figure: SideFigure, at: (point: Vector) => Vector): string => {

@@ -1,15 +1,35 @@
-import { halvesInWords, halvesOf } from "~core/foot/parametric/halves";
+import { halvesFrom, halvesInWords } from "~core/foot/parametric/halves";
 import { soleFigure, type SoleFigure } from "~core/foot/parametric/figure";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { lateralOnScreen, SIDES } from "~core/foot/limb";
-import type { Vector } from "~core/geometry/vector";
+import type { SolarMarks } from "~core/foot/survey/frame";
+import type { UndistortedOutline } from "~core/foot/survey/outline";
+import type { SolarPoint, Vector } from "~core/geometry/vector";
 import type { Wording } from "~core/units/wording";
 import { pathThrough, roundUp } from "./path";
 import "./drawing.css";
 
+/** What an overlay needs to know of the drawing: its frame, and the way between millimetres of the sole and it. */
+export interface SoleGeometry {
+  frame: readonly [left: number, top: number, width: number, height: number];
+  at: (solar: Vector) => Vector;
+  back: (drawn: Vector) => SolarPoint;
+}
+
 export interface SoleViewProps {
   foot: FootParameters;
+  /** Marks of a survey: the drawing goes through them. */
+  marks?: SolarMarks | undefined;
+  /** Centre of rotation by survey, y in mm; the drawn foot's own estimate without one. */
+  corY?: number | undefined;
+  /** The foot's own shape, its live sole as measured, and the estimated bone. */
+  shape?: { outline: UndistortedOutline; bone?: readonly SolarPoint[] | undefined } | undefined;
+  /** y at which a lens would have the toe, with the lens's name. */
+  aims?: readonly { y: number; name: string; second: boolean }[];
+  overlay?: ((geometry: SoleGeometry) => React.ReactNode) | undefined;
   ghost?: FootParameters | undefined;
+  ghostMarks?: SolarMarks | undefined;
+  ghostCorY?: number | undefined;
   wording: Wording;
   guess: boolean;
   labels?: boolean;
@@ -19,11 +39,16 @@ export interface SoleViewProps {
 const MARGIN = { side: 34, below: 34, above: 14 };
 
 /** The sole from below, toe up, true to scale. On a left foot lateral lies to the right of the picture. */
-export function SoleView({ foot, ghost, wording, guess, labels = true, title }: SoleViewProps) {
-  const figure = soleFigure(foot);
-  const before = ghost && soleFigure(ghost);
+export function SoleView(props: SoleViewProps) {
+  const { foot, ghost, wording, guess, labels = true, title, shape, aims = [], overlay } = props;
+  const figure = soleFigure(foot, props.marks, props.corY);
+  const before = ghost && soleFigure(ghost, props.ghostMarks, props.ghostCorY);
   const lateral = lateralOnScreen(foot.limb, "below");
   const at = ([x, y]: Vector): Vector => [lateral * x, -y];
+  const back = ([x, y]: Vector): SolarPoint => [lateral * x, -y];
+  // Two feet of which only one was surveyed are laid over each other by their centres of rotation.
+  const beforeShift = before ? figure.corY - before.corY : 0;
+  const beforeAt = ([x, y]: Vector): Vector => at([x, y + beforeShift]);
   const half = roundUp(Math.max(figure.halfWidth, before?.halfWidth ?? 0)) + MARGIN.side;
   const top = roundUp(Math.max(figure.toeY, before?.toeY ?? 0)) + MARGIN.above;
   const height = top + MARGIN.below;
@@ -43,14 +68,39 @@ export function SoleView({ foot, ghost, wording, guess, labels = true, title }: 
       {SIDES.map((side) => (
         <path key={side} className="bar" d={pathThrough(figure.bars[side].map(at), "smooth")} />
       ))}
-      {before && <path className="before" d={pathThrough(before.outline.map(at), "smooth")} />}
+      {shape && (
+        <>
+          <path className="undistorted" d={pathThrough(shape.outline.outline.map(at), "smooth")} />
+          {shape.bone && <path className="bone" d={pathThrough(shape.bone.map(at), "smooth")} />}
+        </>
+      )}
+      {before && <path className="before" d={pathThrough(before.outline.map(beforeAt), "smooth")} />}
+      {aims.map(({ y, name, second }) => (
+        <g key={name}>
+          <line
+            className={second ? "aim aim-second" : "aim"}
+            x1={-figure.halfWidth * 0.72}
+            x2={figure.halfWidth * 0.72}
+            y1={-y}
+            y2={-y}
+          />
+          <text
+            className={`small aim-label${second ? " aim-label-second" : ""}`}
+            x={figure.halfWidth + 4}
+            y={-y + 1.8}
+          >
+            {name}
+          </text>
+        </g>
+      ))}
       <line className="midline" x1={0} x2={0} y1={-figure.toeY - 8} y2={24} />
       <g className="plumb">
         <line x1={-half + 22} x2={half - 22} y1={-figure.corY} y2={-figure.corY} />
         <circle className="cor" cx={0} cy={-figure.corY} r={4.2} />
         <circle className="cor-dot" cx={0} cy={-figure.corY} r={1.2} />
       </g>
-      {labels && <SoleLabels foot={foot} figure={figure} half={half} lateral={lateral} wording={wording} />}
+      {labels && <SoleLabels figure={figure} half={half} lateral={lateral} wording={wording} />}
+      {overlay?.({ frame: [-half, -top, 2 * half, height], at, back })}
     </svg>
   );
 }
@@ -68,7 +118,6 @@ const solePath = (figure: SoleFigure, at: (point: Vector) => Vector): string =>
   `${pathThrough(figure.liveSole.map(at), "smooth")} Z`;
 
 interface LabelProps {
-  foot: FootParameters;
   figure: SoleFigure;
   half: number;
   lateral: 1 | -1;
@@ -76,8 +125,8 @@ interface LabelProps {
 }
 
 /** The halves measured at the left edge, and which side is which: M and L stand on every drawing. */
-function SoleLabels({ foot, figure, half, lateral, wording }: LabelProps) {
-  const halves = halvesOf(foot);
+function SoleLabels({ figure, half, lateral, wording }: LabelProps) {
+  const halves = halvesFrom(figure.toeY - figure.corY, figure.corY - figure.heelY);
   const x = -half + 20;
   const bracket = (from: number, to: number) => `M${x + 3},${-from} H${x} V${-to} H${x + 3}`;
   return (

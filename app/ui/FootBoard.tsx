@@ -1,17 +1,17 @@
 import { pathThrough } from "../drawing/path";
 import { shortDay } from "./days";
 import { Fractions } from "./Fractions";
-import { useWording } from "./useWording";
+import { useSettings, useWording } from "./useWording";
 import { footHistory, leftWith, type FootOutlook } from "~core/cycle/horseDue";
 import type { Vector } from "~core/geometry/vector";
 import { lateralOnScreen, LIMBS, SIDES, type Limb } from "~core/foot/limb";
-import { readMeaning } from "~core/foot/meaning";
+import { readAxis } from "~core/foot/axis";
+import { standingFindings } from "~core/foot/findings/standing";
+import type { FootRecords } from "~core/cycle/visitFoot";
 import { baseFoot } from "~core/foot/parametric/feetOfHorse";
 import { soleFigure } from "~core/foot/parametric/figure";
 import { corYOf } from "~core/foot/parametric/parameters";
-import { toeTarget } from "~core/foot/toeYardstick";
 import type { Horse } from "~core/record/horse";
-import type { Reading } from "~core/record/reading";
 import type { Visit } from "~core/record/visit";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import "../drawing/drawing.css";
@@ -19,13 +19,14 @@ import "./footBoard.css";
 
 interface FootBoardProps {
   horse: Horse;
-  readings: readonly Reading[];
+  /** Records of the visits that count. */
+  records: FootRecords;
   outlooks: readonly FootOutlook[];
   last: Visit | undefined;
 }
 
 /** The four feet as seen from above, head up, as the last visit left them, to one scale. */
-export function FootBoard({ horse, readings, outlooks, last }: FootBoardProps) {
+export function FootBoard({ horse, records, outlooks, last }: FootBoardProps) {
   return (
     <section className="foot-board" aria-label="Four feet, as seen from above, head up">
       <p className="quiet foot-board-key">
@@ -37,7 +38,8 @@ export function FootBoard({ horse, readings, outlooks, last }: FootBoardProps) {
             key={limb}
             horse={horse}
             limb={limb}
-            readings={readings}
+            records={records}
+            last={last}
             outlook={outlooks.find((one) => one.limb === limb)}
             first={last?.next?.limb === limb}
           />
@@ -50,7 +52,8 @@ export function FootBoard({ horse, readings, outlooks, last }: FootBoardProps) {
 interface BoardFootProps {
   horse: Horse;
   limb: Limb;
-  readings: readonly Reading[];
+  records: FootRecords;
+  last: Visit | undefined;
   outlook: FootOutlook | undefined;
   /** The foot that comes due first. */
   first: boolean;
@@ -60,20 +63,20 @@ interface BoardFootProps {
 const NOTCH_PART = 0.3;
 const VIEW = { half: 92, ahead: 165, behind: 34 };
 
-function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
+function BoardFoot({ horse, limb, records, last, outlook, first }: BoardFootProps) {
+  const settings = useSettings();
   const wording = useWording();
-  const history = footHistory(readings, limb);
+  const history = footHistory(records.readings, limb);
   const values = leftWith(history.at(-1));
   const foot = baseFoot(horse, limb, history.at(-1));
   const measured = Object.keys(values).length > 0;
-  const { axis, statements } = readMeaning(values, {
-    target: toeTarget(horse),
-    noise: GENERAL_NOISE.value,
-    wording,
-  });
-  const worst =
-    statements.find(({ level }) => level === "act" || level === "ask the vet") ??
-    statements.find(({ level }) => level === "drifting");
+  const { dorsalAngle, pasternAngle } = values;
+  const axis =
+    dorsalAngle &&
+    pasternAngle &&
+    readAxis(dorsalAngle.value, pasternAngle.value, GENERAL_NOISE.value.angleDeg);
+  const findings = last ? standingFindings(horse, limb, last, records, settings, wording) : [];
+  const worst = findings.find(({ level, subject }) => level !== "steady" && subject !== "axis");
   const lateral = lateralOnScreen(limb, "above");
   const figure = soleFigure(foot);
   const seen = ([x, y]: Vector): Vector => [lateral * x, -y];
@@ -127,7 +130,7 @@ function BoardFoot({ horse, limb, readings, outlook, first }: BoardFootProps) {
             <p className={first ? "brass strong" : "quiet"}>
               {outlook?.due ? `due ${shortDay(outlook.due.due)}, ${outlook.due.reason}` : "due by the cap"}
             </p>
-            {worst && worst.subject !== "axis" && (
+            {worst && (
               <p className="board-said">
                 <Fractions text={worst.text} />
               </p>

@@ -2,8 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import { wordingFor } from "../units/wording";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import type { Horse } from "../record/horse";
-import type { Reading } from "../record/reading";
-import type { Visit } from "../record/visit";
+import { nothingRead, type Reading } from "../record/reading";
+import { blankVisit, type Visit } from "../record/visit";
 import { cycleState, dueReason } from "./dueWords";
 import { minutesInWords } from "./dayPlan";
 import { capWeeksOf, footHistory, horseDue, horseOutlook, leftWith } from "./horseDue";
@@ -35,21 +35,20 @@ const reading = (
   limb,
   moment,
   date,
+  ...nothingRead(),
   values: {
     toeLength: { value: toe, source: "calliper" },
     dorsalAngle: { value: 50, source: "gauge" },
     pasternAngle: { value: 50, source: "gauge" },
   },
-  confirmed: [],
 });
+const NOTHING = { readings: [], trims: [], watchings: [], looks: [], photos: [] };
 const visit = (id: string, date: string, status: Visit["status"] = "signed"): Visit => ({
   id,
   horseId: "h",
   date,
   status,
-  notes: {},
-  watch: "",
-  tell: "",
+  ...blankVisit(),
 });
 
 describe("one horse", () => {
@@ -105,15 +104,15 @@ describe("one horse", () => {
   });
 
   test("the foot at a visit knows what the visit before left, and no later one", () => {
-    const found = visitFoot(visit("b", "2026-02-15"), "LF", readings, []);
+    const found = visitFoot(visit("b", "2026-02-15"), "LF", { ...NOTHING, readings });
     expect(found.values.before.toeLength?.value).toBe(95);
     expect(leftWith(found.last).toeLength?.value).toBe(83);
-    expect(visitFoot(visit("a", "2026-01-01"), "LF", readings, []).last).toBeUndefined();
+    expect(visitFoot(visit("a", "2026-01-01"), "LF", { ...NOTHING, readings }).last).toBeUndefined();
   });
 
   test("a stage's dot is filled by what was written there", () => {
     const open = { ...visit("b", "2026-02-15", "open"), notes: { watch: "lands outside first" } };
-    const foot = visitFoot(open, "LF", readings, []);
+    const foot = visitFoot(open, "LF", { ...NOTHING, readings });
     expect(
       (["watch", "read", "survey", "trim", "recheck", "sign-off"] as const).map((stage) =>
         stageDone(stage, open, foot),

@@ -12,9 +12,14 @@ export const MEASURES = [
 ] as const;
 export type Measure = (typeof MEASURES)[number];
 
-/** How a value was come by. An estimate is drawn pale and called one. */
-export const SOURCES = ["gauge", "calliper", "photo", "estimate"] as const;
+/**
+ * How a value was come by. An estimate is drawn pale and called one; `drawn` was dragged on the drawing; `simulated`
+ * came from a stand-in instrument and says nothing about a real foot.
+ */
+export const SOURCES = ["gauge", "calliper", "photo", "drawn", "estimate", "simulated"] as const;
 export type Source = (typeof SOURCES)[number];
+/** Those that a hand may choose for a number it has typed. */
+export const HAND_SOURCES = ["gauge", "calliper", "photo", "estimate"] as const satisfies Source[];
 
 export interface Measured {
   value: number;
@@ -23,6 +28,22 @@ export interface Measured {
 
 /** What was taken from one foot: a missing measure is missing, not zero. Lengths mm, angles deg. */
 export type FootValues = Partial<Record<Measure, Measured | undefined>>;
+
+/** What only a side view tells, kept beside the measures of the fast lane. */
+export const SIDE_MEASURES = [
+  "dish",
+  "heelAngle",
+  "hairlineAngle",
+  "heelLength",
+  "pasternLineFromToe",
+] as const;
+export type SideMeasure = (typeof SIDE_MEASURES)[number];
+export type SideValues = Partial<Record<SideMeasure, Measured | undefined>>;
+
+/** What only a view from behind tells. */
+export const REAR_MEASURES = ["hairlineTilt", "limbDeviation"] as const;
+export type RearMeasure = (typeof REAR_MEASURES)[number];
+export type RearValues = Partial<Record<RearMeasure, Measured | undefined>>;
 
 interface MeasureFacts {
   kind: "angle" | "length";

@@ -1,10 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
 import { wordingFor } from "../units/wording";
-import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { axisChangeNoise, readAxis } from "./axis";
 import { levelOf } from "./level";
 import { lateralOnScreen, limbName, pairOf, sideName } from "./limb";
-import { readMeaning } from "./meaning";
 import { checkMeasure, type FootValues, type Measure } from "./measures";
 import { oddities } from "./oddities";
 import { toeTarget, toeYardstick } from "./toeYardstick";
@@ -110,49 +108,5 @@ describe("wrong and odd values", () => {
       oddities(taken({ toeLength: toe }), taken({ toeLength: 80 }), wording)[0]?.code;
     expect(code(99)).toBe(code(99));
     expect(code(99)).not.toBe(code(100));
-  });
-});
-
-describe("readMeaning", () => {
-  const context = { target: { toeLengthMm: 83, published: true }, noise: GENERAL_NOISE.value, wording };
-
-  test("nothing measured says nothing", () => {
-    expect(readMeaning({}, context)).toEqual({ statements: [] });
-  });
-
-  test("a low-heeled, long-toed foot: the axis, the toe and the taller heel are named with their numbers", () => {
-    const found = readMeaning(
-      taken({
-        dorsalAngle: 45,
-        pasternAngle: 52,
-        toeLength: 98,
-        heelHeightMedial: 30,
-        heelHeightLateral: 36,
-      }),
-      context,
-    );
-    expect(found.axis?.axisDeg).toBe(-7);
-    expect(found.toeOverMm).toBe(15);
-    expect(found.heelDifferenceMm).toBe(6);
-    expect(found.statements.map(({ subject, level }) => `${subject} ${level}`)).toEqual([
-      "axis drifting",
-      "toe act",
-      "heels act",
-    ]);
-    expect(found.statements[2]?.text).toContain("The outside heel stands 6 mm taller");
-  });
-
-  test("change is told only beyond the noise: 2 mm and 1 degree are no change, 8 mm is", () => {
-    const last = taken({ dorsalAngle: 50, pasternAngle: 50, toeLength: 83 });
-    const said = (now: FootValues) =>
-      readMeaning(now, { ...context, last }).statements.find(({ subject }) => subject === "change")?.text;
-    expect(said(taken({ dorsalAngle: 49, pasternAngle: 50, toeLength: 85 }))).toContain("No change");
-    expect(said(taken({ dorsalAngle: 50, pasternAngle: 50, toeLength: 91 }))).toBe(
-      "Since the last trim: toe up 8 mm.",
-    );
-  });
-
-  test("a toe under its target is never told to be shortened", () => {
-    expect(readMeaning(taken({ toeLength: 75 }), context).statements[0]).toMatchObject({ level: "steady" });
   });
 });

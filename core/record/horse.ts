@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
 import { HORSE_USES } from "../constants/due";
 import { isFore, type Limb } from "../foot/limb";
 import { ANIMAL_KINDS } from "../foot/toeYardstick";
@@ -29,6 +30,10 @@ export const horseSchema = z.strictObject({
   habits: prose.default(""),
   notes: prose.default(""),
   showOn: dateField.optional(),
+  /** Lenses for this horse where they differ from the user's. */
+  lenses: z
+    .strictObject({ frontBack: z.enum(FRONT_LENSES).optional(), side: z.enum(SIDE_LENSES).optional() })
+    .optional(),
 });
 export type Horse = z.infer<typeof horseSchema>;
 

@@ -10,7 +10,21 @@ export interface Migration {
 }
 
 /** In rising order, without gaps, from version 2 on. */
-export const MIGRATIONS: readonly Migration[] = [];
+export const MIGRATIONS: readonly Migration[] = [
+  {
+    // Reading the foot: survey, walls, rings, side and rear views beside the fast lane; red flags; lenses and bounds.
+    to: 2,
+    tables: {
+      readings: (row) => ({ sole: {}, walls: {}, trace: [], rings: {}, side: {}, rear: {}, ...row }),
+      visits: (row) => ({ flags: {}, ...row }),
+      settings: (row) => ({
+        lenses: { frontBack: "straight-axis", side: "even-sole" },
+        bounds: {},
+        ...row,
+      }),
+    },
+  },
+];
 
 /** The version of the records that this build reads and writes. */
 export const RECORD_VERSION = 1 + MIGRATIONS.length;

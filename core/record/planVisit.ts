@@ -1,46 +1,41 @@
 import type { IsoDate } from "../calendar/date";
-import { LIMBS } from "../foot/limb";
+import { LIMBS, type Limb } from "../foot/limb";
 import type { Edit } from "./edit";
+import { footPlace, type FootTable } from "./footRecords";
 import type { Horse } from "./horse";
-import { MOMENTS, readingId } from "./reading";
-import { trimId } from "./trim";
-import type { Visit } from "./visit";
+import { MOMENTS, type Moment } from "./reading";
+import { blankVisit, type Visit } from "./visit";
 
 /** The edit that plans a visit. The id is handed in. */
 export function planVisit(horse: Pick<Horse, "id" | "name">, date: IsoDate, id: string): Edit {
-  const visit: Visit = { id, horseId: horse.id, date, status: "planned", notes: {}, watch: "", tell: "" };
+  const visit: Visit = { id, horseId: horse.id, date, status: "planned", ...blankVisit() };
   return { table: "visits", id, path: [], was: undefined, now: visit, label: `plan ${horse.name}` };
 }
 
-/** The edits that open a planned visit today: its status, its day, and an empty reading and trim for every foot. */
+/**
+ * The edits that open a planned visit today: its status, its day, and an empty record of each kind for every foot, so
+ * that whatever is typed afterwards changes one place of a record that is already there.
+ */
 export function startVisit(visit: Visit, today: IsoDate): Edit[] {
-  const { id: visitId, horseId } = visit;
-  const make = (table: "readings" | "trims", record: { id: string }): Edit => ({
-    table,
-    id: record.id,
-    path: [],
-    was: undefined,
-    now: record,
+  const change = (path: string, was: unknown, now: unknown): Edit => ({
+    table: "visits",
+    id: visit.id,
+    path: [path],
+    was,
+    now,
     label: "visit started",
   });
+  const make = (table: FootTable, limb: Limb, moment: Moment): Edit => {
+    const record = footPlace(table, { ...visit, date: today }, limb, moment);
+    return { table, id: record.id, path: [], was: undefined, now: record, label: "visit started" };
+  };
   return [
-    {
-      table: "visits",
-      id: visitId,
-      path: ["status"],
-      was: visit.status,
-      now: "open",
-      label: "visit started",
-    },
-    { table: "visits", id: visitId, path: ["date"], was: visit.date, now: today, label: "visit started" },
+    change("status", visit.status, "open"),
+    change("date", visit.date, today),
     ...LIMBS.flatMap((limb) => [
-      ...MOMENTS.map((moment) =>
-        make("readings", {
-          id: readingId(visitId, limb, moment),
-          ...{ visitId, horseId, limb, moment, date: today, values: {}, confirmed: [] },
-        }),
-      ),
-      make("trims", { id: trimId(visitId, limb), ...{ visitId, horseId, limb, date: today, cuts: {} } }),
+      ...MOMENTS.flatMap((moment) => [make("readings", limb, moment), make("watchings", limb, moment)]),
+      make("trims", limb, "before"),
+      make("looks", limb, "before"),
     ]),
   ];
 }

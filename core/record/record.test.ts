@@ -12,8 +12,9 @@ import { horseSchema, isShod } from "./horse";
 import { migrateRow, MIGRATIONS, RECORD_VERSION, type Migration } from "./migrations";
 import { planVisit, startVisit } from "./planVisit";
 import { DEFAULT_SETTINGS } from "./settings";
-import { noRecords, type Records } from "./tables";
-import type { Visit } from "./visit";
+import { noRecords, TABLES, type Records } from "./tables";
+import { nothingRead } from "./reading";
+import { blankVisit, type Visit } from "./visit";
 
 const records = (): Records => ({
   ...noRecords(),
@@ -37,9 +38,8 @@ const records = (): Records => ({
       horseId: "h",
       date: "2026-11-02",
       status: "signed",
+      ...blankVisit(),
       notes: { watch: "lands flat" },
-      watch: "",
-      tell: "",
       next: { due: "2026-11-30", windowStart: "2026-11-27", reason: "cap", day: 28 },
     },
   ],
@@ -51,8 +51,8 @@ const records = (): Records => ({
       limb: "LF",
       moment: "before",
       date: "2026-11-02",
+      ...nothingRead(),
       values: { toeLength: { value: 91.5, source: "calliper" } },
-      confirmed: [],
     },
   ],
   settings: [DEFAULT_SETTINGS],
@@ -98,7 +98,7 @@ describe("readBackup", () => {
     ["[]", "foreign "],
     ['{"format":"something-else"}', "foreign "],
     ["null", "foreign "],
-    [file().replace('"version": 1', '"version": 99'), "newer version"],
+    [file().replace(/"version": \d+/, '"version": 99'), "newer version"],
   ])("%s is %s", (text, expected) => {
     expect(firstIssue(text)).toBe(expected);
   });
@@ -133,7 +133,45 @@ describe("migrations", () => {
     table: keyof Records;
     before: Record<string, unknown>;
     after: Record<string, unknown>;
-  }[] = [];
+  }[] = [
+    {
+      to: 2,
+      table: "readings",
+      before: {
+        id: "v.LF.before",
+        values: { width: { value: 128, source: "calliper" } },
+        confirmed: ["odd"],
+      },
+      after: {
+        id: "v.LF.before",
+        values: { width: { value: 128, source: "calliper" } },
+        sole: {},
+        walls: {},
+        trace: [],
+        rings: {},
+        side: {},
+        rear: {},
+        confirmed: ["odd"],
+      },
+    },
+    {
+      to: 2,
+      table: "visits",
+      before: { id: "v", notes: { watch: "lands flat" }, watch: "", tell: "" },
+      after: { id: "v", flags: {}, notes: { watch: "lands flat" }, watch: "", tell: "" },
+    },
+    {
+      to: 2,
+      table: "settings",
+      before: { id: "settings", unit: "in" },
+      after: {
+        id: "settings",
+        unit: "in",
+        lenses: { frontBack: "straight-axis", side: "even-sole" },
+        bounds: {},
+      },
+    },
+  ];
 
   test("gate: every shipped step has a literal row before and after, in order without gaps", () => {
     expect(MIGRATIONS.map(({ to }) => to)).toEqual(MIGRATIONS.map((_, index) => index + 2));
@@ -223,6 +261,10 @@ describe("visits", () => {
     const edits = startVisit(plan.now as Visit, "2026-11-23");
     expect(edits.filter(({ table }) => table === "readings")).toHaveLength(8);
     expect(edits.filter(({ table }) => table === "trims")).toHaveLength(4);
+    expect(edits.filter(({ table }) => table === "watchings")).toHaveLength(8);
+    expect(edits.filter(({ table }) => table === "looks")).toHaveLength(4);
+    for (const { table, now } of edits.filter(({ path }) => path.length === 0))
+      expect(TABLES[table].safeParse(now).success).toBe(true);
     expect(edits.find(({ path }) => path[0] === "date")).toMatchObject({
       was: "2026-11-20",
       now: "2026-11-23",

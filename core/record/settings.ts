@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { DEFAULT_LENSES, FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
 import { HORSE_USES } from "../constants/due";
 
 /** How this user reads, and the limits that are theirs to set. One row. */
@@ -22,6 +23,18 @@ export const settingsSchema = z.strictObject({
     .default(5),
   /** Own caps in weeks by use; the trade's values where there is none. */
   capWeeks: z.partialRecord(z.enum(HORSE_USES), z.number().min(1).max(16)).default({}),
+  lenses: z
+    .strictObject({ frontBack: z.enum(FRONT_LENSES), side: z.enum(SIDE_LENSES) })
+    .default(DEFAULT_LENSES),
+  /** Own bounds between steady, drifting and act, by name; the house's where there is none. */
+  bounds: z
+    .record(
+      z.string().max(40),
+      z
+        .tuple([z.number().min(0), z.number().min(0)])
+        .refine(([drifting, act]) => drifting <= act, { error: "Drifting must begin before act does." }),
+    )
+    .default({}),
   /** Cautions that were read, by where they stand and what they were about. */
   cautionsRead: z.array(z.string().max(120)).default([]),
 });

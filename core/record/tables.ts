@@ -1,9 +1,12 @@
 import type { z } from "zod";
 import { horseSchema } from "./horse";
+import { lookSchema } from "./look";
+import { photoSchema, pictureSchema } from "./photo";
 import { readingSchema } from "./reading";
 import { settingsSchema } from "./settings";
 import { trimSchema } from "./trim";
 import { visitSchema } from "./visit";
+import { watchingSchema } from "./watching";
 import { yardSchema } from "./yard";
 
 /** Everything that is kept and exported, by table, parents before children. */
@@ -13,6 +16,10 @@ export const TABLES = {
   visits: visitSchema,
   readings: readingSchema,
   trims: trimSchema,
+  watchings: watchingSchema,
+  looks: lookSchema,
+  pictures: pictureSchema,
+  photos: photoSchema,
   settings: settingsSchema,
 } as const;
 
@@ -28,6 +35,10 @@ export const noRecords = (): Records => ({
   visits: [],
   readings: [],
   trims: [],
+  watchings: [],
+  looks: [],
+  pictures: [],
+  photos: [],
   settings: [],
 });
 
@@ -39,4 +50,11 @@ export const LINKS: { from: TableName; field: string; to: TableName }[] = [
   { from: "readings", field: "horseId", to: "horses" },
   { from: "trims", field: "visitId", to: "visits" },
   { from: "trims", field: "horseId", to: "horses" },
+  { from: "watchings", field: "visitId", to: "visits" },
+  { from: "watchings", field: "horseId", to: "horses" },
+  { from: "looks", field: "visitId", to: "visits" },
+  { from: "looks", field: "horseId", to: "horses" },
+  { from: "photos", field: "visitId", to: "visits" },
+  { from: "photos", field: "horseId", to: "horses" },
+  { from: "photos", field: "pictureId", to: "pictures" },
 ];

@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { RED_FLAG_NAMES } from "../caution/redFlags";
+import { GAITS, SURFACES } from "../gait/watching";
 import { dateField, idField, instantField, limbField, prose, timeField } from "./fields";
 
 /** The nine knots of a visit, in the order of the work. */
@@ -27,6 +29,8 @@ export const STAGE_NAMES: Record<Stage, string> = {
   "sign-off": "Sign off",
 };
 
+export const HORN_STATES = ["dry", "ordinary", "wet"] as const;
+
 export const dueSchema = z.strictObject({
   due: dateField,
   windowStart: dateField,
@@ -48,6 +52,26 @@ export const visitSchema = z.strictObject({
   signedAt: instantField.optional(),
   /** A plain note for each knot. */
   notes: z.partialRecord(z.enum(STAGES), prose).default({}),
+  /** Red-flag questions that were answered yes, and what became of them. */
+  flags: z
+    .partialRecord(
+      z.enum(RED_FLAG_NAMES),
+      z.strictObject({
+        limb: limbField.optional(),
+        note: prose.default(""),
+        answer: z.enum(["told the vet", "not needed"]).optional(),
+        because: prose.default(""),
+        at: instantField.optional(),
+      }),
+    )
+    .default({}),
+  /** The foot that hurts, when one does: it is done first. */
+  soreFoot: limbField.optional(),
+  /** How dry or wet the feet have stood; a wet foot reads larger than it is. */
+  horn: z.enum(HORN_STATES).optional(),
+  /** Where and how the horse was watched. */
+  surface: z.enum(SURFACES).optional(),
+  gait: z.enum(GAITS).optional(),
   /** What to look at first next time. */
   watch: prose.default(""),
   /** What the owner is to be told. */
@@ -56,3 +80,6 @@ export const visitSchema = z.strictObject({
   next: dueSchema.optional(),
 });
 export type Visit = z.infer<typeof visitSchema>;
+
+/** The parts of a visit in which nothing was written yet. */
+export const blankVisit = () => ({ notes: {}, flags: {}, watch: "", tell: "" });

@@ -64,7 +64,7 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
         </div>
       </header>
       <div className="horse-grid">
-        <FootBoard horse={horse} readings={known} outlooks={outlooks} last={last} />
+        <FootBoard horse={horse} records={{ ...file, readings: known }} outlooks={outlooks} last={last} />
         <section className="due-side" aria-label="Next due">
           {last?.next && cycle ? (
             <>
@@ -92,7 +92,7 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
       {below && (
         <>
           <Trend readings={known} outlooks={outlooks} />
-          <Timeline visits={visits} trims={file.trims} readings={readings} />
+          <Timeline visits={visits} records={file} />
         </>
       )}
     </div>

@@ -1,20 +1,17 @@
 import { Link } from "react-router";
 import { shortDay } from "~app/ui/days";
 import { useWording } from "~app/ui/useWording";
-import { visitFoot } from "~core/cycle/visitFoot";
+import { visitFoot, type FootRecords } from "~core/cycle/visitFoot";
 import { LIMBS } from "~core/foot/limb";
-import type { Reading } from "~core/record/reading";
-import type { Trim } from "~core/record/trim";
 import type { Visit } from "~core/record/visit";
 
 interface TimelineProps {
   visits: readonly Visit[];
-  trims: readonly Trim[];
-  readings: readonly Reading[];
+  records: FootRecords;
 }
 
 /** The visits, newest first: toe length before and after of each foot, and what was said. */
-export function Timeline({ visits, trims, readings }: TimelineProps) {
+export function Timeline({ visits, records }: TimelineProps) {
   const wording = useWording();
   if (visits.length === 0) return null;
   const show = (mm: number | undefined) =>
@@ -44,7 +41,7 @@ export function Timeline({ visits, trims, readings }: TimelineProps) {
                 {visit.status !== "signed" && <span className="brass"> {visit.status}</span>}
               </th>
               {LIMBS.map((limb) => {
-                const { values } = visitFoot(visit, limb, readings, trims);
+                const { values } = visitFoot(visit, limb, records);
                 return (
                   <td key={limb}>
                     {show(values.before.toeLength?.value)} → <b>{show(values.after.toeLength?.value)}</b>

@@ -72,7 +72,7 @@ export function ArriveStage(context: StageContext) {
       <div className="arrive-feet">
         <FootBoard
           horse={file.horse}
-          readings={known}
+          records={{ ...file, readings: known }}
           outlooks={horseOutlook(file.horse, known, file.settings)}
           last={last}
         />

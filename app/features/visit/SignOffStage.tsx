@@ -11,7 +11,7 @@ import type { FootValues, Measure } from "~core/foot/measures";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import type { CutName } from "~core/record/trim";
 import { NoteField } from "./NoteField";
-import { lengthInField } from "./measureText";
+import { lengthInField } from "./bench/measureText";
 import type { StageContext } from "./stageContext";
 import { Unfinished } from "./Unfinished";
 

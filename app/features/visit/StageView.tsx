@@ -1,5 +1,5 @@
 import { ArriveStage } from "./ArriveStage";
-import { MeasureStage } from "./MeasureStage";
+import { FootBench } from "./bench/FootBench";
 import { NoteStage } from "./NoteStage";
 import { SignOffStage } from "./SignOffStage";
 import type { StageContext } from "./stageContext";
@@ -13,9 +13,9 @@ export function StageView(context: StageContext) {
   if (visit.status === "planned") return <StartPanel {...context} />;
   switch (stage) {
     case "survey":
-      return <MeasureStage key={`before ${limb}`} {...context} moment="before" />;
+      return <FootBench key={`before ${limb}`} {...context} moment="before" />;
     case "recheck":
-      return <MeasureStage key={`after ${limb}`} {...context} moment="after" />;
+      return <FootBench key={`after ${limb}`} {...context} moment="after" />;
     case "trim":
       return <TrimStage key={limb} {...context} />;
     case "sign-off":

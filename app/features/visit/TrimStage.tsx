@@ -8,9 +8,11 @@ import { LIMBS } from "~core/foot/limb";
 import { cutFoot } from "~core/foot/parametric/cut";
 import { footToday } from "~core/foot/parametric/feetOfHorse";
 import { halvesFrom, halvesInWords, halvesOf } from "~core/foot/parametric/halves";
+import { knownSize, surveyOfRecord } from "~core/foot/survey/record";
 import { checkCut } from "~core/trim/checkCut";
 import { NO_CUT, type Cuts } from "~core/trim/predict";
-import { CUTS, trimId, type CutName } from "~core/record/trim";
+import { footEdit, footPlace } from "~core/record/footRecords";
+import { CUTS, type CutName } from "~core/record/trim";
 import { ok } from "~core/result";
 import { parseLength } from "~core/units/length";
 import { unitToggle } from "~core/record/unitToggle";
@@ -18,9 +20,9 @@ import { padText, type PadKey } from "~core/units/padText";
 import { SideView } from "~app/drawing/SideView";
 import { CautionNote } from "./CautionNote";
 import { FINE_STEPS } from "~app/ui/NumberPad";
-import { FastLane, type LaneField } from "./FastLane";
-import { FootPictures } from "./FootPictures";
-import { lengthInField } from "./measureText";
+import { FastLane, type LaneField } from "./bench/FastLane";
+import { FootPictures } from "./bench/FootPictures";
+import { lengthInField } from "./bench/measureText";
 import type { StageContext } from "./stageContext";
 
 const HOW: Record<CutName, string> = {
@@ -38,7 +40,7 @@ export function TrimStage(context: StageContext) {
   const { save } = useEdits();
   const [active, setActive] = useState<CutName>("heelMedial");
   const foot = feet[limb];
-  const id = trimId(visit.id, limb);
+  const blank = footPlace("trims", visit, limb, "before");
   const order: readonly CutName[] = ["heelMedial", "heelLateral", "toe", "dress"];
   const nameOf: Record<CutName, string> = {
     toe: "Toe",
@@ -48,7 +50,7 @@ export function TrimStage(context: StageContext) {
   };
   const fields = Object.fromEntries(
     CUTS.map((cut): [CutName, DraftedField<number>] => {
-      const draftKey = `${id}.${cut}`;
+      const draftKey = `${blank.id}.${cut}`;
       return [
         cut,
         {
@@ -60,14 +62,13 @@ export function TrimStage(context: StageContext) {
             const read = parseLength(text, wording.unit);
             return read.ok ? checkCut(cut, read.value) : read;
           },
-          edit: (was, now) => ({
-            table: "trims",
-            id,
-            path: ["cuts", cut],
-            was,
-            now,
-            label: `${wording.limb(limb)} ${nameOf[cut].toLowerCase()}`,
-          }),
+          edit: (was, now) =>
+            footEdit(blank, "trims", foot.trim, {
+              path: ["cuts", cut],
+              was,
+              now,
+              label: `${wording.limb(limb)} ${nameOf[cut].toLowerCase()}`,
+            }),
         },
       ];
     }),
@@ -76,7 +77,8 @@ export function TrimStage(context: StageContext) {
 
   const cuts: Cuts = { ...NO_CUT };
   for (const cut of CUTS) cuts[cut] = view(cut).value ?? 0;
-  const { foot: before, guessed } = footToday(file.horse, limb, foot.values.before, foot.last);
+  const { survey } = surveyOfRecord(foot.reading.before?.sole ?? {}, limb, knownSize(foot.surveys));
+  const { foot: before, guessed } = footToday(file.horse, limb, foot.values.before, foot.last, survey);
   const done = cutFoot(before, cuts);
   const after = done.ok ? done.value.foot : before;
   const nothingTaken = CUTS.every((cut) => cuts[cut] === 0);

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import {
   Link,
   Outlet,
@@ -16,6 +16,7 @@ import { SaveLine } from "~app/ui/SaveLine";
 import { useNarrow } from "~app/ui/useNarrow";
 import { useShortcuts } from "~app/ui/useShortcuts";
 import { daysBetween } from "~core/calendar/date";
+import { horseOutlook } from "~core/cycle/horseDue";
 import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import { STAGE_NAMES, STAGES, type Stage, type Visit } from "~core/record/visit";
@@ -71,13 +72,15 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   });
   const swipe = useSwipe(step);
 
-  const feet = Object.fromEntries(
-    LIMBS.map((one) => [one, visitFoot(visit, one, file.readings, file.trims)]),
-  ) as Record<Limb, VisitFoot>;
+  const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, file)])) as Record<
+    Limb,
+    VisitFoot
+  >;
   const last = file.visits.findLast(
     (one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date,
   );
-  const context: StageContext = { visit, file, today, stage, limb, feet, goTo };
+  const growth = useGrowth(file);
+  const context: StageContext = { visit, file, today, stage, limb, feet, growth, goTo };
   const day = last && daysBetween(last.date, visit.status === "planned" ? today : visit.date);
   return (
     <div className="visit">
@@ -135,6 +138,20 @@ export function VisitShell({ visit, file, today }: ShellProps) {
         </main>
       </div>
     </div>
+  );
+}
+
+/** Growth by foot, worked out once for the horse's records. */
+function useGrowth(file: HorseFile): StageContext["growth"] {
+  return useMemo(
+    () =>
+      Object.fromEntries(
+        horseOutlook(file.horse, file.readings, file.settings).map(({ limb, growth }) => [
+          limb,
+          growth.perDay,
+        ]),
+      ),
+    [file],
   );
 }
 

@@ -11,5 +11,7 @@ export interface StageContext {
   stage: Stage;
   limb: Limb;
   feet: Record<Limb, VisitFoot>;
+  /** Toe growth of each foot, mm a day, as its own history says. */
+  growth: Partial<Record<Limb, number>>;
   goTo: (place: { stage?: Stage; limb?: Limb }) => void;
 }

@@ -3,6 +3,7 @@ import type { Horse } from "../../record/horse";
 import type { Reading } from "../../record/reading";
 import { LIMBS, type Limb } from "../limb";
 import type { FootValues } from "../measures";
+import type { SoleSurvey } from "../survey/survey";
 import { fitFoot, ordinaryFoot, type FittedFoot } from "./fit";
 import type { FootParameters } from "./parameters";
 
@@ -17,8 +18,9 @@ export function footToday(
   limb: Limb,
   values: FootValues,
   last: FootVisit | undefined,
+  survey?: SoleSurvey,
 ): FittedFoot {
-  return fitFoot(values, baseFoot(horse, limb, last));
+  return fitFoot(values, baseFoot(horse, limb, last), survey);
 }
 
 /** The feet that were measured, as the last of these readings left them. */

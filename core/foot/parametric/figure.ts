@@ -1,8 +1,10 @@
 import { radians } from "../../math/angle";
-import { plus, type SidePoint, type SolarPoint } from "../../geometry/vector";
+import { offsetPolyline } from "../../geometry/polyline";
+import { plus, type RearPoint, type SidePoint, type SolarPoint } from "../../geometry/vector";
 import type { Side } from "../limb";
-import { soleLandmarks, sideLandmarks } from "./landmarks";
-import { groundOutline, liveSoleOutline } from "./outline";
+import type { SolarMarks } from "../survey/frame";
+import { filledMarks, presentOutline } from "../survey/outline";
+import { rearLandmarks, sideLandmarks } from "./landmarks";
 import {
   corHeightOf,
   corYOf,
@@ -10,8 +12,8 @@ import {
   meanHeelY,
   signOf,
   sizeFactor,
-  sulcusLength,
   toeYOf,
+  wallThickness,
   type FootParameters,
 } from "./parameters";
 
@@ -30,7 +32,7 @@ export interface SideFigure {
 }
 
 /** Length of pastern drawn above the hairline, and its thickness, on a foot of size factor 1. Drawing only. */
-const LIMB = { length: 84, thickness: 62, bulbOut: 10, bulbUp: 14 };
+const LIMB = { length: 64, thickness: 62, bulbOut: 10, bulbUp: 14 };
 
 export function sideFigure(foot: FootParameters, side: Side | "mean" = "mean"): SideFigure {
   const marks = sideLandmarks(foot, side);
@@ -71,30 +73,38 @@ export interface SoleFigure {
   halfWidth: number;
 }
 
-export function soleFigure(foot: FootParameters): SoleFigure {
-  const marks = soleLandmarks(foot);
-  const s = sulcusLength(foot);
+/**
+ * The figure of a sole. With `marks` of a survey it is drawn through them; what was not measured stays as the
+ * parametric foot guesses it, and the centre of rotation is the survey's where it has one.
+ */
+export function soleFigure(
+  foot: FootParameters,
+  marks: SolarMarks = {},
+  corY: number = corYOf(foot),
+): SoleFigure {
+  const at = filledMarks(foot, marks);
   const k = sizeFactor(foot);
-  const heel = { medial: marks.heelMedial, lateral: marks.heelLateral };
-  const corn = { medial: marks.cornMedial, lateral: marks.cornLateral };
-  const bend = { medial: marks.barMedial, lateral: marks.barLateral };
-  const barEnd = { medial: marks.barEndMedial, lateral: marks.barEndLateral };
+  const s = at.sulcusFront[1] - at.sulcusBack[1];
+  const heel = { medial: at.heelMedial, lateral: at.heelLateral };
+  const corn = { medial: at.cornMedial, lateral: at.cornLateral };
+  const bend = { medial: at.barMedial, lateral: at.barLateral };
+  const barEnd = { medial: at.barEndMedial, lateral: at.barEndLateral };
   const bars = eachSide((side): SolarPoint[] => {
     const [x, y] = heel[side];
     return [[x - signOf(side) * 5 * k, y + 1], corn[side], bend[side], barEnd[side]];
   });
-  const wideX = Math.abs(marks.frogLateral[0]);
+  const [left, right] = [at.frogMedial[0], at.frogLateral[0]];
   const frog: SolarPoint[] = [
     [0, -4 * k],
-    [-wideX * 0.55, -9 * k],
-    [-wideX, 0],
-    marks.frogMedial,
-    [-wideX * 0.42, s * 1.1],
-    marks.frogApex,
-    [wideX * 0.42, s * 1.1],
-    marks.frogLateral,
-    [wideX, 0],
-    [wideX * 0.55, -9 * k],
+    [left * 0.55, -9 * k],
+    [left, 0],
+    at.frogMedial,
+    [left * 0.42 + at.frogApex[0] * 0.5, s * 1.1],
+    at.frogApex,
+    [right * 0.42 + at.frogApex[0] * 0.5, s * 1.1],
+    at.frogLateral,
+    [right, 0],
+    [right * 0.55, -9 * k],
   ];
   const outX = Math.abs(heel.lateral[0]) + 3 * k;
   const bulbs: SolarPoint[] = [
@@ -106,16 +116,75 @@ export function soleFigure(foot: FootParameters): SoleFigure {
     [outX, -10 * k],
     [outX, heel.lateral[1] + 14 * k],
   ];
+  const outline = presentOutline(foot, marks);
+  const wall = wallThickness(foot);
+  const thickness = (part: number) => {
+    const towardsToe = 1 - Math.abs(2 * part - 1);
+    return -(
+      wall.heel +
+      (wall.quarter - wall.heel) * Math.min(1, 2 * towardsToe) +
+      (wall.toe * 1.3 - wall.quarter) * Math.max(0, 2 * towardsToe - 1)
+    );
+  };
   return {
-    outline: groundOutline(foot),
-    liveSole: liveSoleOutline(foot),
+    outline,
+    liveSole: offsetPolyline(outline, thickness) as SolarPoint[],
     frog,
-    sulcus: [marks.sulcusBack, marks.sulcusFront],
+    sulcus: [at.sulcusBack, at.sulcusFront],
     bars,
     bulbs,
-    corY: corYOf(foot),
-    toeY: toeYOf(foot),
-    heelY: meanHeelY(foot),
-    halfWidth: foot.widthMm / 2,
+    corY,
+    toeY: at.toe[1],
+    heelY: (heel.medial[1] + heel.lateral[1]) / 2,
+    halfWidth: Math.max(Math.abs(at.wideMedial[0]), Math.abs(at.wideLateral[0])),
+  };
+}
+
+/** What a view from behind draws, `[x, z]` in mm, lateral to +x. */
+export interface RearFigure {
+  /** Closed: medial ground, medial hairline, bulbs, lateral hairline, lateral ground. */
+  hoof: RearPoint[];
+  hairline: RearPoint[];
+  /** Closed: the frog seen from behind. */
+  frog: RearPoint[];
+  /** Closed: pastern above the hairline. */
+  limb: RearPoint[];
+  /** Two points of the limb's axis, from the ground up. */
+  axis: readonly [RearPoint, RearPoint];
+}
+
+export function rearFigure(foot: FootParameters): RearFigure {
+  const marks = rearLandmarks(foot);
+  const k = sizeFactor(foot);
+  const { hairlineMedial: hm, hairlineLateral: hl, heelMedial: m, heelLateral: l } = marks;
+  const top = 86 * k;
+  const lean = Math.tan(radians(foot.limbDeviationDeg));
+  const half = 31 * k;
+  const dip = (hm[1] + hl[1]) / 2;
+  return {
+    hoof: [m, hm, [hm[0] * 0.45, dip + 7 * k], [0, dip - 3 * k], [hl[0] * 0.45, dip + 7 * k], hl, l],
+    hairline: [hm, [hm[0] * 0.45, dip + 7 * k], [0, dip - 3 * k], [hl[0] * 0.45, dip + 7 * k], hl],
+    frog: [
+      [-20 * k, 0],
+      [-15 * k, dip * 0.55],
+      [0, dip * 0.72],
+      [15 * k, dip * 0.55],
+      [20 * k, 0],
+    ],
+    limb: [
+      hm,
+      [-half + lean * 56 * k, 56 * k],
+      [-half + lean * top, top],
+      [half + lean * top, top],
+      [half + lean * 56 * k, 56 * k],
+      hl,
+      [hl[0] * 0.45, dip + 7 * k],
+      [0, dip - 3 * k],
+      [hm[0] * 0.45, dip + 7 * k],
+    ],
+    axis: [
+      [0, 0],
+      [lean * top, top],
+    ],
   };
 }

@@ -3,6 +3,7 @@ import { turned } from "../../geometry/vector";
 import { isFore, type Limb } from "../limb";
 import type { FootValues, Measure } from "../measures";
 import type { AnimalKind } from "../toeYardstick";
+import type { SoleSurvey } from "../survey/survey";
 import { toeTarget } from "../toeYardstick";
 import { corYOf, heelsAt, sizeFactor, toeYOf, widthOfSize, type FootParameters } from "./parameters";
 
@@ -13,7 +14,7 @@ const ORDINARY = {
   donkey: { dorsal: 60, underHeel: 2, heelLengthPart: 0.55 },
   /** Toe length of a foot of size factor 1. */
   unitToeMm: 86,
-  heelRunPart: 0.06,
+  heelRunPart: 0.045,
   donkeyWidthPart: 0.92,
   wallAboveMm: { toe: 6, heel: 4 },
   lateralWiderMm: 2,
@@ -83,9 +84,10 @@ export interface FittedFoot {
  * The parametric foot that shows these values, everything else taken from `base` (the same foot at another moment,
  * or an ordinary one). Reading the side view of the answer gives the measured values back. Where the toe lies over
  * the centre of rotation is estimated (see {@link estimateToeRun}); the heels follow from the bearing length. A change
- * of angle against the base turns the heel with the foot.
+ * of angle against the base turns the heel with the foot. A sole survey outranks those estimates: front, support and
+ * each heel are then as surveyed, and so are the halves of its width and the frog.
  */
-export function fitFoot(values: FootValues, base: FootParameters): FittedFoot {
+export function fitFoot(values: FootValues, base: FootParameters, survey?: SoleSurvey): FittedFoot {
   const guessed: Measure[] = [];
   const of = (measure: Measure, guess: number): number => {
     const measured = values[measure];
@@ -100,7 +102,7 @@ export function fitFoot(values: FootValues, base: FootParameters): FittedFoot {
   const lateral = of("heelHeightLateral", base.heelHeightMm.lateral);
   const baseBearing = toeYOf(base) - (2 * base.heelRunMm + base.curlMm.medial + base.curlMm.lateral) / 2;
   const measuredBearing = of("bearingLength", baseBearing);
-  const widthMm = of("width", base.widthMm);
+  const widthMm = of("width", survey?.width ?? base.widthMm);
   const foot: FootParameters = {
     ...base,
     widthMm,
@@ -118,5 +120,23 @@ export function fitFoot(values: FootValues, base: FootParameters): FittedFoot {
       heelsAt({ medial: shift + base.curlMm.medial, lateral: shift + base.curlMm.lateral }),
     );
   }
+  if (survey) Object.assign(foot, fromSurvey(survey, foot));
   return { foot, guessed };
+}
+
+/** What a sole survey tells of a foot; the rest stays as it is. Places are carried over by the centre of rotation. */
+function fromSurvey(survey: SoleSurvey, foot: FootParameters): Partial<FootParameters> {
+  const { cor, front, heelForward, halfWidth, frogStretch, frogWidthRatio } = survey;
+  const { medial, lateral } = heelForward;
+  const shift = cor ? corYOf(foot) - cor.median : 0;
+  return {
+    ...(front !== undefined && { toeRunMm: front - corYOf(foot) }),
+    ...(cor &&
+      medial !== undefined &&
+      lateral !== undefined &&
+      heelsAt({ medial: medial + shift, lateral: lateral + shift })),
+    ...(halfWidth.medial !== undefined &&
+      halfWidth.lateral !== undefined && { lateralWiderMm: halfWidth.lateral - halfWidth.medial }),
+    frog: { stretch: frogStretch ?? foot.frog.stretch, widthRatio: frogWidthRatio ?? foot.frog.widthRatio },
+  };
 }

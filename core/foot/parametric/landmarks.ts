@@ -94,7 +94,7 @@ export interface SoleLandmarks {
 /** How far forward the frog is widest, over the sulcus. Assumption, from drawn feet. */
 const FROG_WIDEST_PART = 0.3;
 /** Seat of corn inside and ahead of the heel; how far a straight bar runs beside the frog and what a curled heel adds. */
-const BAR = { cornInMm: 7, cornAheadMm: 6, alongFrogPart: 0.36, besideFrogMm: 2.5, curlPart: 0.7 };
+const BAR = { cornInMm: 3, cornAheadMm: 20, alongFrogPart: 0.36, besideFrogMm: 2.5, curlPart: 0.7 };
 /** Depth of the toe wall seen from below, over the thickness, at an ordinary angle. */
 const TOE_WALL_BELOW_MM = 13;
 

@@ -92,8 +92,8 @@ function thicknessAlong(walls: Walls, side: Side): ((part: number) => number) | 
 
 /**
  * The foot's own shape. The edge of the live sole is the trace where one was made (at least five points), else the
- * present outline moved in by the measured wall; the undistorted outline is that edge moved out by the even wall (the
- * median thickness). Nothing with fewer than three measured thicknesses: it would be invention.
+ * present outline moved in by the measured wall; the undistorted outline is that edge moved out by the even wall
+ * (see {@link evenWall}). Nothing with fewer than three measured thicknesses: it would be invention.
  */
 export function undistortedOutline(
   present: readonly SolarPoint[],

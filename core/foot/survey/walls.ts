@@ -74,12 +74,13 @@ export function wallEvenness(walls: Walls): number | undefined {
   return (Math.max(...found) - Math.min(...found)) / mean;
 }
 
-/** The thickness that most of the wall has, mm: the median of at least three places. */
+/**
+ * The wall as it would be without flare, mm: the second thinnest of at least three places. Not the mean or the median,
+ * since a run toe thickens toe and both toe quarters; not the thinnest, since one quarter may be broken out.
+ */
 export function evenWall(walls: Walls): number | undefined {
   const sorted = thicknesses(walls).sort((a, b) => a - b);
-  if (sorted.length < 3) return undefined;
-  const middle = sorted.length / 2;
-  return ((sorted[Math.ceil(middle) - 1] ?? 0) + (sorted[Math.floor(middle)] ?? 0)) / 2;
+  return sorted.length < 3 ? undefined : sorted[1];
 }
 
 /** The widest white line and where it is. */

@@ -1,0 +1,42 @@
+import { withPicturesWorker } from "../workers/pictures";
+import type { PictureType } from "~core/photo/pictureFile";
+import type { ReadyPicture } from "../workers/pictures.worker";
+import { ok, type Result } from "~core/result";
+import { session } from "./session";
+
+const CHUNK = 0x8000;
+
+/** Bytes as base64, in pieces small enough for a call. */
+export function base64Of(bytes: Uint8Array): string {
+  let text = "";
+  for (let at = 0; at < bytes.length; at += CHUNK)
+    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
+  return btoa(text);
+}
+
+export interface KeptPicture extends Omit<ReadyPicture, "bytes" | "type"> {
+  pictureId: string;
+}
+
+/**
+ * Readies a picture in a worker and keeps its bytes. They are written once and never changed, and lie outside the
+ * journal: what is done and undone is the photo record that points to them.
+ */
+export async function keepPicture(file: Blob): Promise<Result<KeptPicture>> {
+  const ready = await withPicturesWorker<Result<ReadyPicture>>(
+    (remote) => remote.prepare(file) as Promise<Result<ReadyPicture>>,
+  );
+  if (!ready.ok) return ready;
+  const { bytes, type, ...facts } = ready.value;
+  const pictureId = crypto.randomUUID();
+  await session.db.pictures.put({ id: pictureId, type, data: base64Of(new Uint8Array(bytes)) });
+  return ok({ ...facts, pictureId });
+}
+
+/** The picture as an address for an image; undefined when it is not in the store. Let go of it when done. */
+export async function pictureUrl(id: string): Promise<string | undefined> {
+  const picture = await session.db.pictures.get(id);
+  if (!picture) return undefined;
+  const bytes = Uint8Array.from(atob(picture.data), (letter) => letter.charCodeAt(0));
+  return URL.createObjectURL(new Blob([bytes], { type: picture.type satisfies PictureType }));
+}

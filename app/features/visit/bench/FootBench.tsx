@@ -1,0 +1,260 @@
+import { useState } from "react";
+import { useSearchParams } from "react-router";
+import { MarkHandles } from "~app/drawing/MarkHandles";
+import { SideView } from "~app/drawing/SideView";
+import { SoleView, type SoleGeometry } from "~app/drawing/SoleView";
+import { shortDay } from "~app/ui/days";
+import { useEdits } from "~app/ui/useEdits";
+import { useSettings, useWording } from "~app/ui/useWording";
+import { frontAim, LENS_FACTS, sideAim, type FrontLens } from "~core/balance/lenses";
+import { leftWith } from "~core/cycle/horseDue";
+import { LIMBS, pairOf } from "~core/foot/limb";
+import { footFacts } from "~core/foot/findings/facts";
+import { findingsOf } from "~core/foot/findings/find";
+import { MEASURES } from "~core/foot/measures";
+import { footToday } from "~core/foot/parametric/feetOfHorse";
+import { hairlineTiltDeg } from "~core/foot/parametric/cut";
+import { fitFoot } from "~core/foot/parametric/fit";
+import { corYOf, heelHalfWidth } from "~core/foot/parametric/parameters";
+import { MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "~core/foot/survey/marks";
+import { boneOutline, filledMarks } from "~core/foot/survey/outline";
+import { knownSize, surveyOfRecord } from "~core/foot/survey/record";
+import type { BoundOverrides } from "~core/foot/survey/ratios";
+import { toeTarget } from "~core/foot/toeYardstick";
+import type { Vector } from "~core/geometry/vector";
+import { withValueAt } from "~core/record/edit";
+import { footEdit, footPlace } from "~core/record/footRecords";
+import type { Moment, SoleRecord } from "~core/record/reading";
+import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import type { StageContext } from "../stageContext";
+import { FootPictures } from "./FootPictures";
+import { FootTables } from "./FootTables";
+import { Ledger } from "./Ledger";
+import { LensBar, lensesOf } from "./LensBar";
+import { MarksEntry } from "./MarksEntry";
+import { useCalliper } from "./useCalliper";
+import { useLane } from "./useLane";
+import { useLive } from "./useLive";
+import { WallsEntry } from "./WallsEntry";
+import { WayTabs, wayOf } from "./WayTabs";
+import "./bench.css";
+
+/** Survey before the trim, recheck after it: the foot drawn to scale, five ways to measure it, what it means. */
+export function FootBench(context: StageContext & { moment: Moment }) {
+  const { visit, file, limb, feet, moment, goTo, stage } = context;
+  const [search] = useSearchParams();
+  const way = wayOf(search.get("way"));
+  const wording = useWording();
+  const settings = useSettings();
+  const { save } = useEdits();
+  const [second, setSecond] = useState<FrontLens | undefined>(undefined);
+  const [selected, setSelected] = useState<SurveyMark | undefined>(undefined);
+  const foot = feet[limb];
+  const stored = foot.reading[moment];
+  const noise = GENERAL_NOISE.value;
+  const asLeft = leftWith(foot.last);
+  const compared = moment === "before" ? asLeft : foot.values.before;
+  const lastSole = (moment === "after" ? foot.reading.before?.sole : foot.surveys.at(-1)?.sole) ?? {};
+
+  const lane = useLane(context, moment, compared);
+  const calliper = useCalliper(context, moment, stored?.sole ?? {}, lastSole);
+  const blank = footPlace("readings", visit, limb, moment);
+  const live = useLive<SoleRecord>(stored?.sole ?? {}, (was, now) =>
+    save(
+      footEdit(blank, "readings", stored, {
+        path: ["sole"],
+        was,
+        now,
+        label: `${wording.limb(limb)} sole marks`,
+      }),
+    ),
+  );
+  const sole = live.held ? live.value : calliper.sole;
+
+  const known = knownSize(foot.surveys);
+  const { marks, survey, issues } = surveyOfRecord(sole, limb, known);
+  const surveyed = survey.front !== undefined && survey.support !== undefined;
+  const { foot: drawn, guessed } = footToday(
+    file.horse,
+    limb,
+    lane.values,
+    moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } },
+    survey,
+  );
+  const lastSurvey = surveyOfRecord(lastSole, limb, known);
+  const ghost =
+    Object.keys(compared).length > 0 ? fitFoot(compared, drawn, lastSurvey.survey).foot : undefined;
+  const facts = footFacts(
+    { ...foot, reading: { ...foot.reading, [moment]: { ...(stored ?? blank), sole } as typeof stored } },
+    feet[pairOf(limb)],
+    {
+      visit,
+      moment,
+      target: toeTarget(file.horse),
+      noise,
+      wording,
+      bounds: settings.bounds as BoundOverrides,
+      lastVisit: lastSigned(file.visits, visit),
+      growthPerDay: context.growth[limb],
+    },
+    lane.values,
+    drawn,
+  );
+  const findings = findingsOf(facts);
+
+  const lenses = lensesOf(file.horse, settings.lenses);
+  const measured = {
+    angles: facts.measures.dorsalAngle !== undefined && facts.measures.pasternAngle !== undefined,
+    walls: facts.walls,
+  };
+  const aims = [lenses.frontBack, ...(second && second !== lenses.frontBack ? [second] : [])].map((lens) =>
+    frontAim(lens, drawn, measured),
+  );
+  const { heelHeightLateral, heelHeightMedial } = facts.measures;
+  const side = sideAim(lenses.side, {
+    limb,
+    walls: facts.walls,
+    heelsApartMm: heelHalfWidth(drawn, "medial") + heelHalfWidth(drawn, "lateral"),
+    hairlineTiltDeg:
+      facts.rear.hairlineTilt ??
+      (heelHeightLateral === undefined || heelHeightMedial === undefined
+        ? undefined
+        : hairlineTiltDeg(drawn)),
+    limbDeviationDeg: facts.rear.limbDeviation,
+  });
+
+  const corY = survey.cor?.median;
+  const corShift = (corY ?? corYOf(drawn)) - corYOf(drawn);
+  const at = filledMarks(drawn, marks);
+  const own = (text: string) =>
+    text.replace(/medial|lateral/g, (word) => wording.side(word as "medial" | "lateral"));
+  const moveMark = (mark: SurveyMark, [x, y]: Vector, rest: boolean) =>
+    live.move(
+      (now) => ({
+        ...now,
+        [mark]: {
+          x: { value: Math.round(x * 100) / 100, source: "drawn" },
+          y: { value: Math.round(y * 100) / 100, source: "drawn" },
+        },
+      }),
+      rest,
+    );
+  const handles = ({ frame, at: draw, back }: SoleGeometry) => (
+    <MarkHandles
+      frame={frame}
+      radius={2.3}
+      step={0.1}
+      selected={selected}
+      handles={SURVEY_MARKS.map((mark) => ({
+        name: mark,
+        label: `${own(MARK_FACTS[mark].name)}${sole[mark] ? "" : ", a guess"}`,
+        at: draw(at[mark]),
+        known: sole[mark] !== undefined,
+      }))}
+      onSelect={setSelected}
+      onMove={(mark, to) => moveMark(mark, back(to), false)}
+      onDrop={(mark, to) => moveMark(mark, back(to), true)}
+    />
+  );
+  const soleProps = {
+    marks,
+    corY,
+    shape: facts.outline && {
+      outline: facts.outline,
+      bone:
+        survey.coffinTip !== undefined && survey.k !== undefined && corY !== undefined
+          ? boneOutline({ coffinTip: survey.coffinTip, cor: corY, k: survey.k })
+          : undefined,
+    },
+    aims: aims.flatMap(({ lens, toeY }, index) =>
+      toeY === undefined
+        ? []
+        : [{ y: toeY + corShift, name: LENS_FACTS[lens].name.toLowerCase(), second: index === 1 }],
+    ),
+    ghostMarks: lastSurvey.marks,
+    ghostCorY: lastSurvey.survey.cor?.median,
+    overlay: way === "marks" ? handles : undefined,
+  };
+  const nextFoot = LIMBS[LIMBS.indexOf(limb) + 1];
+  const onEnd = () =>
+    goTo(nextFoot ? { limb: nextFoot } : { stage: stage === "survey" ? "trim" : "sign-off", limb: "LF" });
+  const unmeasured = guessed.length === MEASURES.length;
+  const sidePicture = (
+    <SideView
+      foot={drawn}
+      ghost={ghost}
+      wording={wording}
+      guess={unmeasured}
+      labels={false}
+      title="Side view"
+    />
+  );
+  const solePicture = (
+    <SoleView
+      foot={drawn}
+      {...soleProps}
+      overlay={undefined}
+      wording={wording}
+      guess={false}
+      labels={false}
+      title="Sole"
+    />
+  );
+  return (
+    <div className="bench" data-way={way}>
+      <div className="bench-head">
+        <WayTabs way={way} />
+      </div>
+      <FootPictures
+        foot={drawn}
+        ghost={ghost}
+        ghostName={
+          moment === "before" ? (foot.last ? `as left ${shortDay(foot.last.date)}` : "") : "before the trim"
+        }
+        guessed={guessed}
+        sole={soleProps}
+        sideAims={aims.map(({ lens, dorsalAngleDeg, plane }, index) => ({
+          name: LENS_FACTS[lens].name,
+          second: index === 1,
+          dorsalAngleDeg,
+          plane,
+        }))}
+        tiltDeg={facts.rear.hairlineTilt}
+        surveyed={surveyed}
+        tables={<FootTables facts={facts} />}
+      />
+      {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}
+      {way === "calliper" && calliper.calliperView({ picture: solePicture, onEnd })}
+      {way === "marks" && (
+        <MarksEntry
+          sole={sole}
+          selected={selected}
+          issues={issues}
+          onSelect={(mark) => {
+            setSelected(mark);
+            document.querySelector<SVGElement>(`[data-mark="${mark}"]`)?.focus();
+          }}
+          onClear={(mark) => {
+            live.move((now) => withValueAt(now, [mark], undefined), false);
+            live.settle();
+          }}
+        />
+      )}
+      {way === "walls" && <WallsEntry context={context} moment={moment} />}
+      <Ledger
+        facts={facts}
+        findings={findings}
+        foot={drawn}
+        ghost={ghost}
+        comparedName={moment === "before" ? (foot.last ? shortDay(foot.last.date) : "last") : "before"}
+        aims={aims}
+        side={side}
+        chooser={<LensBar horse={file.horse} own={settings.lenses} second={second} onSecond={setSecond} />}
+      />
+    </div>
+  );
+}
+
+function lastSigned(visits: StageContext["file"]["visits"], visit: StageContext["visit"]) {
+  return visits.findLast((one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date);
+}

@@ -1,0 +1,125 @@
+import { useState } from "react";
+import { COARSE_STEPS } from "~app/ui/NumberPad";
+import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useEdits } from "~app/ui/useEdits";
+import { useSettings, useWording } from "~app/ui/useWording";
+import type { Measured } from "~core/foot/measures";
+import { CALLIPER_LENGTHS, checkCalliper } from "~core/foot/survey/calliper";
+import { withValueAt } from "~core/record/edit";
+import { footEdit, footPlace } from "~core/record/footRecords";
+import type { Moment, SoleRecord } from "~core/record/reading";
+import { unitToggle } from "~core/record/unitToggle";
+import { ok } from "~core/result";
+import { parseLength } from "~core/units/length";
+import { padText, type PadKey } from "~core/units/padText";
+import { sideName } from "~core/foot/limb";
+import type { StageContext } from "../stageContext";
+import { FastLane, type LaneField } from "./FastLane";
+import { lengthInField } from "./measureText";
+
+/** The sole by calliper: lengths in the order one measures, each a coordinate of a mark; drawn as they are typed. */
+export function useCalliper(context: StageContext, moment: Moment, stored: SoleRecord, last: SoleRecord) {
+  const { visit, limb, feet } = context;
+  const wording = useWording();
+  const settings = useSettings();
+  const { save } = useEdits();
+  const [active, setActive] = useState(CALLIPER_LENGTHS[0]?.id ?? "");
+  const blank = footPlace("readings", visit, limb, moment);
+  const existing = feet[limb].reading[moment];
+  const own = (text: string) =>
+    text.replace(/medial|lateral/g, (side) => sideName(side as "medial" | "lateral", settings));
+  const fields = Object.fromEntries(
+    CALLIPER_LENGTHS.map((one): [string, DraftedField<Measured>] => [
+      one.id,
+      {
+        draftKey: `${blank.id}.sole.${one.id}`,
+        stored: stored[one.mark]?.[one.axis],
+        show: ({ value }) =>
+          lengthInField(Math.abs(value), wording, wording.unit === "mm" && value % 1 !== 0 ? 1 : 0),
+        read: (text) => {
+          if (text.trim() === "") return ok(undefined);
+          const read = parseLength(text, wording.unit);
+          if (!read.ok) return read;
+          const checked = checkCalliper({ id: one.id, name: own(one.name) }, read.value);
+          return checked.ok ? ok({ value: one.sign * checked.value, source: "calliper" as const }) : checked;
+        },
+        edit: (was, now) =>
+          footEdit(blank, "readings", existing, {
+            path: ["sole", one.mark, one.axis],
+            was,
+            now,
+            label: `${wording.limb(limb)} ${own(one.name).toLowerCase()}`,
+          }),
+      },
+    ]),
+  );
+  const { view, type, settle, forget } = useDraftedFields(fields);
+  let sole = stored;
+  for (const one of CALLIPER_LENGTHS) {
+    const { value, typed } = view(one.id);
+    if (typed && value) sole = withValueAt(sole, [one.mark, one.axis], value);
+  }
+  const lane = CALLIPER_LENGTHS.map((one): LaneField<string> => {
+    const { text, typed, issue } = view(one.id);
+    const before = last[one.mark]?.[one.axis];
+    const source = stored[one.mark]?.[one.axis]?.source;
+    return {
+      name: one.id,
+      label: own(one.name),
+      hint: own(one.how),
+      kind: "length",
+      text,
+      typed,
+      issue,
+      last: before && { text: lengthInField(Math.abs(before.value), wording) },
+      aside: source && !typed && <span className="quiet lane-from">{source}</span>,
+    };
+  });
+  const calliperView = (parts: { picture: React.ReactNode; onEnd: () => void }) => (
+    <FastLane
+      fields={lane}
+      active={active}
+      unit={wording.unit}
+      steps={COARSE_STEPS}
+      lastName="last"
+      onActive={setActive}
+      onType={type}
+      onSettle={settle}
+      onPad={(key: PadKey) => {
+        const { text, typed } = view(active);
+        const fresh = !typed && (key.kind === "digit" || key.kind === "fraction" || key.kind === "point");
+        type(active, padText(fresh ? "" : text, key, undefined));
+      }}
+      onUnit={() => {
+        forget(active);
+        void save(unitToggle(settings));
+      }}
+      onSame={() => {
+        const one = CALLIPER_LENGTHS.find(({ id }) => id === active);
+        const before = one && last[one.mark]?.[one.axis];
+        if (!before) return;
+        type(active, lengthInField(Math.abs(before.value), wording));
+        settle(active);
+      }}
+      onEnd={parts.onEnd}
+      picture={parts.picture}
+    />
+  );
+  /** A length from an instrument: into the active field, then on to the next. */
+  const take = (value: number, source: Measured["source"]): string | undefined => {
+    const one = CALLIPER_LENGTHS.find(({ id }) => id === active);
+    if (!one) return undefined;
+    void save(
+      footEdit(blank, "readings", existing, {
+        path: ["sole", one.mark, one.axis],
+        was: stored[one.mark]?.[one.axis],
+        now: { value: one.sign * value, source },
+        label: `${wording.limb(limb)} ${own(one.name).toLowerCase()}`,
+      }),
+    );
+    forget(active);
+    setActive(CALLIPER_LENGTHS[CALLIPER_LENGTHS.indexOf(one) + 1]?.id ?? active);
+    return own(one.name);
+  };
+  return { sole, calliperView, take };
+}

@@ -1,0 +1,85 @@
+import { expose, transfer } from "comlink";
+import exifr from "exifr";
+import type { FootParameters } from "~core/foot/parametric/parameters";
+import { keptSize, pictureType, type PictureType } from "~core/photo/pictureFile";
+import type { MarkedPhoto } from "~core/photo/readPhoto";
+import type { PhotoView } from "~core/photo/views";
+import { fail, ok, type Result } from "~core/result";
+import { focalPixels, type Shot } from "~core/standin/camera";
+import { renderScene } from "~core/standin/render";
+import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
+
+/** A picture ready to be kept: turned upright, no larger than needed. */
+export interface ReadyPicture {
+  bytes: ArrayBuffer;
+  type: PictureType;
+  width: number;
+  height: number;
+  /** Focal length in pixels of the kept picture, where the file's own data tells it. */
+  focalPx?: number;
+}
+
+const QUALITY = 0.9;
+
+async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
+  const kind = pictureType(new Uint8Array(await file.slice(0, 16).arrayBuffer()));
+  if (!kind.ok) return kind;
+  let bitmap: ImageBitmap;
+  try {
+    bitmap = await createImageBitmap(file, { imageOrientation: "from-image" });
+  } catch {
+    return fail("damaged", "picture", "This picture is damaged or cut off. Take or choose another one.");
+  }
+  const size = keptSize(bitmap.width, bitmap.height);
+  const canvas = new OffscreenCanvas(size.width, size.height);
+  const context = canvas.getContext("2d");
+  if (!context) return fail("no-canvas", "picture", "This browser cannot scale pictures.");
+  context.drawImage(bitmap, 0, 0, size.width, size.height);
+  bitmap.close();
+  const blob = await canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY });
+  const focal35 = await focalOf(file);
+  const ready: ReadyPicture = {
+    bytes: await blob.arrayBuffer(),
+    type: "image/jpeg",
+    width: size.width,
+    height: size.height,
+    ...(focal35 !== undefined && { focalPx: focalPixels(focal35, size.width, size.height) }),
+  };
+  return ok(transfer(ready, [ready.bytes]));
+}
+
+/** 35 mm equivalent focal length from the picture's own data; pictures without any are common. */
+async function focalOf(file: Blob): Promise<number | undefined> {
+  try {
+    const found = (await exifr.parse(await file.arrayBuffer(), ["FocalLengthIn35mmFormat"])) as
+      { FocalLengthIn35mmFormat?: unknown } | undefined;
+    const focal = found?.FocalLengthIn35mmFormat;
+    return typeof focal === "number" && focal > 0 ? focal : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** A simulated photograph as a file, with the marks and corners as they truly lie in it. */
+async function simulate(
+  foot: FootParameters,
+  view: PhotoView,
+  shot: Shot,
+  seed: number,
+): Promise<{ bytes: ArrayBuffer; truth: MarkedPhoto }> {
+  const scene = sceneOf(foot, view);
+  const camera = aimAt(scene, shot);
+  const pixels = renderScene(scene, camera, seed);
+  const canvas = new OffscreenCanvas(camera.width, camera.height);
+  const context = canvas.getContext("2d");
+  if (!context) throw new Error("no canvas");
+  context.putImageData(new ImageData(pixels as Uint8ClampedArray<ArrayBuffer>, camera.width), 0, 0);
+  const blob = await canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY });
+  const bytes = await blob.arrayBuffer();
+  return transfer({ bytes, truth: truthInPicture(scene, camera, true) }, [bytes]);
+}
+
+const picturesWorker = { prepare, simulate };
+export type PicturesWorker = typeof picturesWorker;
+
+expose(picturesWorker);

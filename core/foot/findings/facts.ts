@@ -1,0 +1,162 @@
+import { daysBetween } from "../../calendar/date";
+import type { VisitFoot } from "../../cycle/visitFoot";
+import { leftWith } from "../../cycle/horseDue";
+import type { Look } from "../../record/look";
+import type { Moment, Reading } from "../../record/reading";
+import type { Visit } from "../../record/visit";
+import type { Watching } from "../../gait/watching";
+import type { Noise } from "../../repeatability/repeatability";
+import type { Wording } from "../../units/wording";
+import type { Limb } from "../limb";
+import { MEASURES, type FootValues, type Measure, type RearMeasure, type SideMeasure } from "../measures";
+import type { BoundOverrides } from "../survey/ratios";
+import { footRatios, type Ratio } from "../survey/ratios";
+import { presentOutline, undistortedOutline, type UndistortedOutline } from "../survey/outline";
+import { knownSize, surveyOfRecord } from "../survey/record";
+import type { SolarMarks } from "../survey/frame";
+import type { SoleSurvey } from "../survey/survey";
+import { ringDate, type Walls } from "../survey/walls";
+import type { FootParameters } from "../parametric/parameters";
+import type { ToeYardstick } from "../toeYardstick";
+
+/** What is known of one foot at one moment, in plain numbers; what was not measured is missing. */
+export interface FootState {
+  limb: Limb;
+  measures: Partial<Record<Measure, number>>;
+  side: Partial<Record<SideMeasure, number>>;
+  rear: Partial<Record<RearMeasure, number>>;
+  marks: SolarMarks;
+  survey: SoleSurvey;
+  walls: Walls;
+  ratios: readonly Ratio[];
+  watching?: Watching | undefined;
+  look?: Look | undefined;
+}
+
+/** All that the rules look at: this foot now, what it is held against, and how to say it. */
+export interface FootFacts extends FootState {
+  moment: Moment;
+  outline?: UndistortedOutline | undefined;
+  sulcusDepthMm?: number | undefined;
+  sulcusState?: Reading["sulcusState"];
+  rings: readonly { toeMm: number; heelMm?: number | undefined; day?: string | undefined }[];
+  /** The same foot as the last visit left it, or before this trim. */
+  last?: FootState | undefined;
+  lastName: string;
+  /** The other foot of the pair at this visit. */
+  pair?: FootState | undefined;
+  /** Days past the interval's end, negative before it. */
+  daysOver?: number | undefined;
+  horn?: Visit["horn"];
+  target: ToeYardstick;
+  noise: Noise;
+  wording: Wording;
+  bounds: BoundOverrides;
+}
+
+export interface FactsContext {
+  visit: Visit;
+  moment: Moment;
+  target: ToeYardstick;
+  noise: Noise;
+  wording: Wording;
+  bounds: BoundOverrides;
+  /** The visit before this one, signed. */
+  lastVisit?: Pick<Visit, "date" | "next"> | undefined;
+  growthPerDay?: number | undefined;
+}
+
+const numbers = <Name extends string>(
+  values: Partial<Record<Name, { value: number } | undefined>>,
+): Partial<Record<Name, number>> =>
+  Object.fromEntries(
+    Object.entries(values).flatMap(([name, measured]) =>
+      measured ? [[name, (measured as { value: number }).value]] : [],
+    ),
+  ) as Partial<Record<Name, number>>;
+
+/** One foot's state from a kept reading; `values` may be newer than the record, as they are typed. */
+export function footState(
+  limb: Limb,
+  reading: Reading | undefined,
+  values: FootValues,
+  knownK: number | undefined,
+  bounds: BoundOverrides,
+): FootState {
+  const { marks, survey } = surveyOfRecord(reading?.sole ?? {}, limb, knownK);
+  const measures = numbers(values);
+  const side = numbers(reading?.side ?? {});
+  const walls = reading?.walls ?? {};
+  const { heelHeightLateral, heelHeightMedial } = measures;
+  const ratios = footRatios(
+    survey,
+    walls,
+    {
+      dish: side.dish,
+      heelAngle: side.heelAngle,
+      dorsalAngle: measures.dorsalAngle,
+      heelHeightDifference:
+        heelHeightLateral === undefined || heelHeightMedial === undefined
+          ? undefined
+          : heelHeightLateral - heelHeightMedial,
+    },
+    bounds,
+  );
+  return { limb, measures, side, rear: numbers(reading?.rear ?? {}), marks, survey, walls, ratios };
+}
+
+/**
+ * The facts of one foot at one moment. Before the trim it is held against how the last visit left it, after the trim
+ * against before it. `typed` are values still being typed; `drawn` is the parametric foot that fills the outline.
+ */
+export function footFacts(
+  foot: VisitFoot,
+  pair: VisitFoot,
+  context: FactsContext,
+  typed: FootValues,
+  drawn: FootParameters,
+): FootFacts {
+  const { moment, visit, bounds } = context;
+  const reading = foot.reading[moment];
+  const before = foot.reading.before;
+  const k = knownSize([...foot.surveys, ...(moment === "after" && before ? [before] : [])]);
+  const state = footState(foot.limb, reading, typed, k, bounds);
+  const lastSurvey = foot.surveys.at(-1);
+  const last =
+    moment === "after"
+      ? before && footState(foot.limb, before, foot.values.before, k, bounds)
+      : foot.last && footState(foot.limb, lastSurvey, leftWith(foot.last), k, bounds);
+  const pairReading = pair.reading[moment];
+  const pairState =
+    pairReading && footState(pair.limb, pairReading, pair.values[moment], knownSize(pair.surveys), bounds);
+  const outline = undistortedOutline(presentOutline(drawn, state.marks), state.walls, reading?.trace);
+  const { growthPerDay, lastVisit } = context;
+  return {
+    ...state,
+    moment,
+    outline,
+    watching: foot.watching[moment] ?? foot.watching.before,
+    look: foot.look,
+    sulcusDepthMm: reading?.sulcusDepthMm,
+    sulcusState: reading?.sulcusState,
+    rings: Object.values(reading?.rings ?? {}).map((ring) => ({
+      ...ring,
+      day: growthPerDay === undefined ? undefined : ringDate(ring, growthPerDay, visit.date),
+    })),
+    last,
+    lastName: moment === "after" ? "before the trim" : "the last trim",
+    pair: pairState && { ...pairState, watching: pair.watching[moment], look: pair.look },
+    daysOver: lastVisit?.next && daysBetween(lastVisit.next.due, visit.date),
+    horn: visit.horn,
+    target: context.target,
+    noise: context.noise,
+    wording: context.wording,
+    bounds,
+  };
+}
+
+/** True when nothing of a state was measured. */
+export const isBlank = (state: FootState): boolean =>
+  MEASURES.every((measure) => state.measures[measure] === undefined) &&
+  Object.keys(state.marks).length === 0 &&
+  Object.keys(state.walls).length === 0;

@@ -1,0 +1,141 @@
+import { describe, expect, test } from "@jest/globals";
+import { frontAim, sideAim } from "../balance/lenses";
+import { flagOfFind, openFlags } from "../caution/redFlags";
+import { footOrder } from "../foot/order";
+import { ordinaryFoot } from "../foot/parametric/fit";
+import { corYOf, meanHeelY } from "../foot/parametric/parameters";
+import { thinnestWear, wearAgreement, wornSide } from "../foot/wear";
+import { landingOf, leavingOf, leavingSide, leavingWord, watchingChange } from "./watching";
+
+describe("landing and leaving", () => {
+  test.each([
+    [[2, 60], "flat"],
+    [[0, 110], "toe"],
+    [[0, 5], "heel"],
+    [[50, 63], "lateral"],
+    [[-50, 63], "medial"],
+    [[40, 20], "lateral heel"],
+    [[-35, 100], "medial toe"],
+  ] as const)("tapped at %j it lands %s", (at, word) => {
+    expect(landingOf(at).word).toBe(word);
+  });
+
+  test("dragged straight ahead it leaves over the toe, beyond 10 degrees over a toe quarter, never backwards", () => {
+    expect(leavingOf([0, 130])).toBe(0);
+    expect(leavingOf([67, 130])).toBeCloseTo(45, 9);
+    expect(leavingOf([-30, 20])).toBe(-90);
+    expect([leavingSide(9), leavingSide(-12)]).toEqual([undefined, "medial"]);
+    expect(leavingWord(20)).toBe("over the lateral toe quarter");
+  });
+
+  test("what changed is one sentence; nothing changed is none", () => {
+    const before = {
+      lands: [50, 63] as const,
+      slide: "twists inwards" as const,
+      flight: "straight" as const,
+    };
+    expect(watchingChange(before, { ...before, lands: [0, 60], slide: "none" })).toBe(
+      "Landed lateral, now flat; slide: twists inwards, now none.",
+    );
+    expect(watchingChange(before, before)).toBe("");
+    expect(watchingChange(undefined, before)).toBe("");
+  });
+});
+
+describe("wear", () => {
+  test("the thinnest sectors and the worn side", () => {
+    const wear = {
+      heelLateral: "thin",
+      quarterLateral: "thin",
+      toe: "worn",
+      quarterMedial: "untouched",
+    } as const;
+    expect(thinnestWear(wear)).toEqual({ sectors: ["quarterLateral", "heelLateral"], state: "thin" });
+    expect(wornSide(wear)).toBe("lateral");
+    expect(thinnestWear({})).toBeUndefined();
+  });
+
+  test("landing, wear and breakover agree or are asked about", () => {
+    const wear = {
+      quarterLateral: "thin",
+      quarterMedial: "worn",
+      toeQuarterLateral: "thin",
+      toeQuarterMedial: "worn",
+    } as const;
+    expect(wearAgreement(wear, { lands: [50, 63], leaves: 25 })).toEqual({ agrees: true, disagreements: [] });
+    expect(wearAgreement(wear, { lands: [-50, 63] })?.disagreements[0]).toContain(
+      "the lateral branch is the thinner one",
+    );
+    expect(wearAgreement(wear, { lands: [0, 63] })?.agrees).toBe(false);
+    expect(wearAgreement(wear, { leaves: -30 })?.disagreements).toHaveLength(1);
+    expect(wearAgreement(wear, undefined)).toBeUndefined();
+    expect(wearAgreement({}, { leaves: -30 })).toBeUndefined();
+  });
+});
+
+describe("red flags", () => {
+  test("a raised flag stays open until it has an answer and a word of why", () => {
+    const raised = { note: "", because: "" };
+    expect(openFlags({ lame: raised })).toEqual(["lame"]);
+    expect(openFlags({ lame: { ...raised, answer: "told the vet" } })).toEqual(["lame"]);
+    expect(openFlags({ lame: { ...raised, answer: "told the vet", because: "rang at ten" } })).toEqual([]);
+    expect(openFlags({})).toEqual([]);
+  });
+
+  test("a puncture or a discharge raises its flag by itself, a bruise does not", () => {
+    expect([flagOfFind("puncture"), flagOfFind("discharge"), flagOfFind("bruise")]).toEqual([
+      "puncture",
+      "discharge",
+      undefined,
+    ]);
+  });
+});
+
+describe("order of feet", () => {
+  test("fronts first; the sore foot first when one hurts, hinds still last among the rest", () => {
+    expect(footOrder(undefined).order).toEqual(["LF", "RF", "LH", "RH"]);
+    expect(footOrder("RF").order).toEqual(["RF", "LF", "LH", "RH"]);
+    expect(footOrder("LH").order).toEqual(["LH", "LF", "RF", "RH"]);
+    expect(footOrder("LH").why).toContain("sore foot first");
+  });
+});
+
+describe("lenses", () => {
+  const foot = {
+    ...ordinaryFoot("LF", { kind: "horse", massKg: 500 }),
+    dorsalAngleDeg: 47,
+    pasternAngleDeg: 51,
+  };
+
+  test("straight axis aims at the pastern, even halves at the support, live sole at the plane", () => {
+    expect(frontAim("straight-axis", foot, { angles: true, walls: {} })).toMatchObject({
+      dorsalAngleDeg: 51,
+      off: { value: -4 },
+    });
+    const halves = frontAim("even-halves", foot, { angles: true, walls: {} });
+    expect(halves.toeY).toBeCloseTo(2 * corYOf(foot) - meanHeelY(foot), 9);
+    const walls = { toe: { above: 8 }, heelMedial: { above: 3 }, heelLateral: { above: 5 } };
+    const plane = frontAim("live-sole", foot, { angles: true, walls });
+    expect(plane.plane).toEqual({ toe: 8, heel: 4 });
+    expect(plane.dorsalAngleDeg).toBeGreaterThan(47);
+  });
+
+  test("what a lens lacks is said, not invented", () => {
+    expect(frontAim("straight-axis", foot, { angles: false, walls: {} }).wants).toContain("pastern");
+    expect(frontAim("live-sole", foot, { angles: true, walls: {} }).wants).toContain("live sole");
+    expect(sideAim("even-sole", { limb: "LF", walls: {}, heelsApartMm: 84 }).wants).toContain("both heels");
+  });
+
+  test("side to side: positive roll lowers lateral; a limb leaning outwards at the top asks for the opposite", () => {
+    const known = {
+      limb: "LF" as const,
+      walls: { heelMedial: { above: 3 }, heelLateral: { above: 6 } },
+      heelsApartMm: 84,
+      hairlineTiltDeg: 2,
+      limbDeviationDeg: 3,
+    };
+    expect(sideAim("even-sole", known).rollDeg).toBeGreaterThan(0);
+    expect(sideAim("square-limb", known).rollDeg).toBe(-3);
+    expect(sideAim("level-hairline", known).rollDeg).toBe(2);
+  });
+});

@@ -1,0 +1,200 @@
+import { CARD } from "../photo/card";
+import { add3, cross3, dot3, length3, minus3, times3, type Space } from "../geometry/space";
+import { project, type Camera } from "./camera";
+import { footMesh, MATERIALS, type Material, type Triangle } from "./mesh";
+import type { Scene } from "./scene";
+
+/** Colour of each surface, red, green, blue; how strong its grain is. Drawing only. */
+const LOOK: Record<Material, { colour: Space; grain: number }> = {
+  wall: { colour: [122, 104, 84], grain: 0.16 },
+  bearing: { colour: [150, 134, 110], grain: 0.2 },
+  whiteLine: { colour: [205, 190, 140], grain: 0.15 },
+  sole: { colour: [176, 166, 146], grain: 0.3 },
+  frog: { colour: [104, 98, 92], grain: 0.24 },
+  cleft: { colour: [52, 48, 44], grain: 0.3 },
+  bar: { colour: [158, 146, 122], grain: 0.2 },
+  hair: { colour: [96, 72, 52], grain: 0.34 },
+  card: { colour: [244, 243, 238], grain: 0.03 },
+};
+const GROUND: Space = [132, 126, 116];
+const LIGHT: Space = [0.35, -0.5, 0.79];
+/** How much of the surface is dirty, and how dark the dirt is. */
+const DIRT = { from: 0.62, dark: 0.45 };
+
+/** A picture of a scene: RGBA, row by row. The same seed gives the same picture. */
+export function renderScene(scene: Scene, camera: Camera, seed: number): Uint8ClampedArray {
+  const { width, height } = camera;
+  const pixels = new Uint8ClampedArray(width * height * 4);
+  const depth = new Float32Array(width * height).fill(Number.POSITIVE_INFINITY);
+  backdrop(pixels, scene, camera, seed);
+  for (const triangle of footMesh(scene.foot)) {
+    const corners = triangle.corners.map(scene.toWorld) as unknown as Triangle["corners"];
+    fill(pixels, depth, camera, corners, triangle.material, triangle.corners, seed);
+  }
+  drawCard(pixels, depth, scene, camera, seed);
+  return pixels;
+}
+
+/** Smooth noise of a place in space, 0 to 1. */
+function noise(x: number, y: number, z: number, seed: number): number {
+  const [ix, iy, iz] = [Math.floor(x), Math.floor(y), Math.floor(z)];
+  const [fx, fy, fz] = [x - ix, y - iy, z - iz];
+  const [sx, sy, sz] = [fx * fx * (3 - 2 * fx), fy * fy * (3 - 2 * fy), fz * fz * (3 - 2 * fz)];
+  const at = (dx: number, dy: number, dz: number) => hash(ix + dx, iy + dy, iz + dz, seed);
+  const mix = (a: number, b: number, part: number) => a + (b - a) * part;
+  const low = mix(mix(at(0, 0, 0), at(1, 0, 0), sx), mix(at(0, 1, 0), at(1, 1, 0), sx), sy);
+  const high = mix(mix(at(0, 0, 1), at(1, 0, 1), sx), mix(at(0, 1, 1), at(1, 1, 1), sx), sy);
+  return mix(low, high, sz);
+}
+
+function hash(x: number, y: number, z: number, seed: number): number {
+  let mixed =
+    Math.imul(x, 374761393) ^
+    Math.imul(y, 668265263) ^
+    Math.imul(z, 2147483647) ^
+    Math.imul(seed, 1274126177);
+  mixed = Math.imul(mixed ^ (mixed >>> 13), 1274126177);
+  return ((mixed ^ (mixed >>> 16)) >>> 0) / 4294967296;
+}
+
+function backdrop(pixels: Uint8ClampedArray, scene: Scene, camera: Camera, seed: number): void {
+  const { width, height } = camera;
+  const standing = scene.view !== "sole";
+  const horizon = standing ? project(camera, scene.plane.origin)[1] : -1;
+  for (let row = 0; row < height; row++) {
+    const floor = standing && row > horizon;
+    const shade = standing ? (floor ? 0.82 : 1.12) : 0.7;
+    for (let column = 0; column < width; column++) {
+      const grain =
+        0.9 +
+        0.2 * hash(column >> 1, row >> 1, 7, seed) +
+        (floor ? 0.1 * hash(column >> 4, row >> 2, 3, seed) : 0);
+      put(pixels, (row * width + column) * 4, GROUND, shade * grain);
+    }
+  }
+}
+
+function put(pixels: Uint8ClampedArray, at: number, [r, g, b]: Space, shade: number): void {
+  pixels[at] = r * shade;
+  pixels[at + 1] = g * shade;
+  pixels[at + 2] = b * shade;
+  pixels[at + 3] = 255;
+}
+
+/** Fills one triangle, nearer surfaces first; `own` are its corners in the foot's frame, for the grain. */
+function fill(
+  pixels: Uint8ClampedArray,
+  depth: Float32Array,
+  camera: Camera,
+  corners: readonly [Space, Space, Space],
+  material: Material,
+  own: readonly [Space, Space, Space],
+  seed: number,
+): void {
+  const [a, b, c] = corners.map((corner) => project(camera, corner)) as [Space, Space, Space];
+  const area = (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  if (Math.abs(area) < 1e-6) return;
+  const normal = cross3(minus3(corners[1], corners[0]), minus3(corners[2], corners[0]));
+  const facing = length3(normal) > 0 ? Math.abs(dot3(normal, LIGHT)) / length3(normal) : 1;
+  const light = 0.55 + 0.55 * facing;
+  const { colour, grain } = LOOK[material];
+  const salt = seed + MATERIALS.indexOf(material) * 17;
+  const fine = material === "wall" ? 0.9 : material === "hair" ? 1.6 : 0.45;
+  const [left, right] = [
+    Math.max(0, Math.ceil(Math.min(a[0], b[0], c[0]))),
+    Math.min(camera.width - 1, Math.floor(Math.max(a[0], b[0], c[0]))),
+  ];
+  const [top, bottom] = [
+    Math.max(0, Math.ceil(Math.min(a[1], b[1], c[1]))),
+    Math.min(camera.height - 1, Math.floor(Math.max(a[1], b[1], c[1]))),
+  ];
+  for (let row = top; row <= bottom; row++)
+    for (let column = left; column <= right; column++) {
+      const wa = ((b[0] - column) * (c[1] - row) - (b[1] - row) * (c[0] - column)) / area;
+      const wb = ((c[0] - column) * (a[1] - row) - (c[1] - row) * (a[0] - column)) / area;
+      const wc = 1 - wa - wb;
+      if (wa < -1e-6 || wb < -1e-6 || wc < -1e-6) continue;
+      const [pa, pb, pc] = [wa / a[2], wb / b[2], wc / c[2]];
+      const far = 1 / (pa + pb + pc);
+      const at = row * camera.width + column;
+      if (far >= (depth[at] ?? 0)) continue;
+      depth[at] = far;
+      const place = add3(add3(times3(own[0], pa * far), times3(own[1], pb * far)), times3(own[2], pc * far));
+      const rings =
+        material === "wall"
+          ? 0.05 * Math.sin(place[2] * 0.8 + 2 * noise(place[0] / 9, place[1] / 9, 0, salt))
+          : 0;
+      const speck = noise(
+        place[0] * fine,
+        place[1] * fine,
+        place[2] * fine * (material === "wall" ? 0.25 : 1),
+        salt,
+      );
+      const dirt = noise(place[0] / 11, place[1] / 11, place[2] / 11, salt + 5);
+      const soiled = dirt > DIRT.from ? 1 - DIRT.dark * Math.min(1, (dirt - DIRT.from) * 6) : 1;
+      put(pixels, at * 4, colour, light * (1 + grain * (speck - 0.5) + rings) * soiled);
+    }
+}
+
+/** The printed card in its plane: a white sheet, a black frame whose outer edge is the known square, a plumb mark. */
+function drawCard(
+  pixels: Uint8ClampedArray,
+  depth: Float32Array,
+  scene: Scene,
+  camera: Camera,
+  seed: number,
+): void {
+  const { right, down } = scene.plane;
+  const [origin] = scene.card;
+  const at = (u: number, v: number): Space => add3(origin, add3(times3(right, u), times3(down, v)));
+  const { sideMm: side, frameMm: frame, marginMm: margin } = CARD;
+  const sheet = [
+    at(-margin, -margin),
+    at(side + margin, -margin),
+    at(side + margin, side + margin),
+    at(-margin, side + margin),
+  ].map((corner) => project(camera, corner));
+  const [left, edge] = [
+    Math.floor(Math.min(...sheet.map(([x]) => x))),
+    Math.ceil(Math.max(...sheet.map(([x]) => x))),
+  ];
+  const [top, bottom] = [
+    Math.floor(Math.min(...sheet.map(([, y]) => y))),
+    Math.ceil(Math.max(...sheet.map(([, y]) => y))),
+  ];
+  const normal = cross3(right, down);
+  const height = dot3(minus3(origin, camera.at), normal);
+  for (let row = Math.max(0, top); row <= Math.min(camera.height - 1, bottom); row++)
+    for (let column = Math.max(0, left); column <= Math.min(camera.width - 1, edge); column++) {
+      const ray = add3(
+        camera.forward,
+        add3(
+          times3(camera.right, (column - camera.width / 2) / camera.focalPx),
+          times3(camera.down, (row - camera.height / 2) / camera.focalPx),
+        ),
+      );
+      const far = height / dot3(ray, normal);
+      const pixel = row * camera.width + column;
+      if (!(far > 0) || far >= (depth[pixel] ?? 0)) continue;
+      const step = minus3(add3(camera.at, times3(ray, far)), origin);
+      const [u, v] = [dot3(step, right), dot3(step, down)];
+      if (u < -margin || v < -margin || u > side + margin || v > side + margin) continue;
+      depth[pixel] = far;
+      const inFrame =
+        u >= 0 &&
+        v >= 0 &&
+        u <= side &&
+        v <= side &&
+        (u < frame || v < frame || u > side - frame || v > side - frame);
+      const middle = Math.abs(u - side / 2);
+      const line = middle < 0.8 && v > 12 && v < side - 26;
+      const bob = v >= side - 26 && v < side - 12 && middle < (5 * (side - 12 - v)) / 14;
+      const ink = inFrame || line || bob;
+      put(
+        pixels,
+        pixel * 4,
+        ink ? [34, 36, 38] : LOOK.card.colour,
+        0.96 + 0.06 * hash(column, row, 11, seed),
+      );
+    }
+}
