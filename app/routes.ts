@@ -16,5 +16,6 @@ export default [
     index("routes/visit-start.tsx"),
     route(":stage", "routes/visit-stage.tsx"),
   ]),
+  route("card", "routes/card.tsx"),
   route("edits", "routes/edits.tsx"),
 ] satisfies RouteConfig;

@@ -25,6 +25,8 @@ interface MarkHandlesProps<Name extends string> {
   onMove: (name: Name, to: Vector) => void;
   /** The mark was let go. */
   onDrop: (name: Name, to: Vector) => void;
+  /** A tap that moved nothing, where a tap means something else than to choose. */
+  onTap?: ((at: Vector) => void) | undefined;
 }
 
 const ARROWS: Record<string, Vector> = {
@@ -35,11 +37,13 @@ const ARROWS: Record<string, Vector> = {
 };
 /** A finger this near to a mark takes it, px. */
 const REACH_PX = 26;
+/** A finger that moves less than this has tapped, px. */
+const TAP_PX = 4;
 
 /** Marks over a drawing or picture: dragged by mouse or finger, moved by arrow keys, each with its name. */
 export function MarkHandles<Name extends string>(props: MarkHandlesProps<Name>) {
-  const { handles, selected, frame, radius, step, onSelect, onMove, onDrop } = props;
-  const held = useRef<{ name: Name; offset: Vector; moved: boolean } | undefined>(undefined);
+  const { handles, selected, frame, radius, step, onSelect, onMove, onDrop, onTap } = props;
+  const held = useRef<{ name: Name; offset: Vector; from: Vector; moved: boolean } | undefined>(undefined);
   const svgOf = (target: EventTarget) => (target as SVGElement).ownerSVGElement;
   const nearest = (at: Vector) =>
     handles.reduce<Handle<Name> | undefined>(
@@ -64,13 +68,21 @@ export function MarkHandles<Name extends string>(props: MarkHandlesProps<Name>) 
           event.preventDefault();
           event.stopPropagation();
           (event.target as SVGElement).setPointerCapture(event.pointerId);
-          held.current = { name: best.name, offset: [best.at[0] - at[0], best.at[1] - at[1]], moved: false };
-          onSelect(best.name);
+          held.current = {
+            name: best.name,
+            offset: [best.at[0] - at[0], best.at[1] - at[1]],
+            from: at,
+            moved: false,
+          };
+          if (!onTap) onSelect(best.name);
         }}
         onPointerMove={(event) => {
           const svg = svgOf(event.target);
           const at = svg && held.current && svgPoint(svg, event);
-          if (!at || !held.current) return;
+          if (!svg || !at || !held.current) return;
+          const pxPerUnit = svg.getScreenCTM()?.a ?? 1;
+          if (!held.current.moved && distance(at, held.current.from) * pxPerUnit < TAP_PX) return;
+          if (!held.current.moved) onSelect(held.current.name);
           held.current.moved = true;
           onMove(held.current.name, [at[0] + held.current.offset[0], at[1] + held.current.offset[1]]);
         }}
@@ -79,6 +91,7 @@ export function MarkHandles<Name extends string>(props: MarkHandlesProps<Name>) 
           const at = svg && held.current && svgPoint(svg, event);
           const one = held.current;
           held.current = undefined;
+          if (at && one && !one.moved) onTap?.(at);
           if (at && one?.moved) onDrop(one.name, [at[0] + one.offset[0], at[1] + one.offset[1]]);
         }}
         onPointerCancel={() => {

@@ -1,11 +1,29 @@
+import { MEASURES } from "../foot/measures";
+import { CUTS } from "../record/trim";
 import type { Stage, Visit } from "../record/visit";
 import type { VisitFoot } from "./visitFoot";
+
+/** What was watched of a foot: anything but the record's own keys. */
+const watched = ({ watching }: VisitFoot): boolean => {
+  const { lands, leaves, slide, flight, toeDirection, base, deviation, hairline } = watching.before ?? {};
+  const said = [lands, leaves, slide, flight, toeDirection, base].some((value) => value !== undefined);
+  return said || Object.keys({ ...deviation, ...hairline }).length > 0;
+};
+
+const looked = ({ look }: VisitFoot): boolean => Object.keys({ ...look?.wear, ...look?.finds }).length > 0;
+
+const surveyed = ({ reading }: VisitFoot): boolean =>
+  Object.keys({ ...reading.before?.sole, ...reading.before?.walls }).length > 0;
 
 /** True when a stage has something to show for this foot: its dot on the plumb line is filled. */
 export function stageDone(stage: Stage, visit: Visit, foot: VisitFoot): boolean {
   switch (stage) {
+    case "watch":
+      return watched(foot) || (visit.notes.watch ?? "") !== "";
+    case "read":
+      return looked(foot) || (visit.notes.read ?? "") !== "";
     case "survey":
-      return Object.keys(foot.values.before).length > 0;
+      return Object.keys(foot.values.before).length > 0 || surveyed(foot);
     case "trim":
       return Object.keys(foot.cuts).length > 0;
     case "recheck":
@@ -15,4 +33,18 @@ export function stageDone(stage: Stage, visit: Visit, foot: VisitFoot): boolean 
     default:
       return (visit.notes[stage] ?? "") !== "";
   }
+}
+
+/** How far a stage has come on one foot, in a word or two. */
+export function progressWords(stage: Stage, foot: VisitFoot): string {
+  const of = (taken: number, all: number) =>
+    taken === 0 ? "·" : taken === all ? "done" : `${taken} of ${all}`;
+  if (stage === "watch") return watched(foot) ? "seen" : "·";
+  if (stage === "read") return looked(foot) ? "read" : "·";
+  if (stage === "trim") return of(Object.keys(foot.cuts).length, CUTS.length);
+  const taken = of(
+    Object.keys(foot.values[stage === "recheck" ? "after" : "before"]).length,
+    MEASURES.length,
+  );
+  return taken === "·" && stage === "survey" && surveyed(foot) ? "sole" : taken;
 }

@@ -40,16 +40,17 @@ export function thinnestWear(wear: Wear): { sectors: WearSector[]; state: WearSt
   return { sectors, state: WEAR_STATES[most] ?? "worn" };
 }
 
-/** Side of the foot that wears more: the mean of its sectors against the other's; none within half a step. */
+/** Mean wear of the sides closer together than this is no difference: less than one place by one step. Assumption. */
+const WORN_APART = 0.3;
+
+/** Side of the foot that wears more, unpainted places taken as untouched. */
 export function wornSide(wear: Wear): Side | undefined {
   const meanOf = (side: "Medial" | "Lateral") => {
-    const sectors = WEAR_SECTORS.filter((sector) => sector.endsWith(side) && wear[sector] !== undefined);
-    return sectors.length === 0
-      ? undefined
-      : sectors.reduce((sum, sector) => sum + amount(wear[sector]), 0) / sectors.length;
+    const sectors = WEAR_SECTORS.filter((sector) => sector.endsWith(side));
+    return sectors.reduce((sum, sector) => sum + amount(wear[sector]), 0) / sectors.length;
   };
   const [medial, lateral] = [meanOf("Medial"), meanOf("Lateral")];
-  if (medial === undefined || lateral === undefined || Math.abs(lateral - medial) < 0.5) return undefined;
+  if (Math.abs(lateral - medial) < WORN_APART) return undefined;
   return lateral > medial ? "lateral" : "medial";
 }
 

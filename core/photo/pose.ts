@@ -1,6 +1,6 @@
 import { inverseHomography, type Homography } from "../geometry/homography";
 import { cross3, dot3, length3, times3, type Space } from "../geometry/space";
-import { length, minus, plus, times, type Vector } from "../geometry/vector";
+import { minus, plus, times, type Vector } from "../geometry/vector";
 
 /** Where the camera stood, in the card's own frame. */
 export interface CameraPlace {
@@ -66,10 +66,6 @@ export function cameraPlace(
  */
 export const offPlane = (camera: CameraPlace, seen: Vector, towardCameraMm: number): Vector =>
   plus(seen, times(minus(camera.over, seen), towardCameraMm / camera.heightMm));
-
-/** How far a mark moves sideways in the plane for each mm that it lies in front of it: tan of its line of sight. */
-export const sightSlope = (camera: CameraPlace, at: Vector): number =>
-  length(minus(camera.over, at)) / camera.heightMm;
 
 /** The columns of the map from the card to the picture, its centre moved to 0. */
 function columns(toMm: Homography, [cx, cy]: Vector): [Space, Space, Space] {

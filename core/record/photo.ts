@@ -44,4 +44,3 @@ export const pictureSchema = z.strictObject({
   type: z.enum(["image/jpeg", "image/png", "image/webp"]),
   data: z.base64().max(20_000_000),
 });
-export type Picture = z.infer<typeof pictureSchema>;

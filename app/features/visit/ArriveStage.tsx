@@ -3,6 +3,7 @@ import { FootBoard } from "~app/ui/FootBoard";
 import { horseOutlook } from "~core/cycle/horseDue";
 import { cautionsAt } from "~core/caution/cautions";
 import { workInWords } from "~core/cycle/dueWords";
+import { ArriveQuestions } from "./ArriveQuestions";
 import { CautionNote } from "./CautionNote";
 import { NoteField } from "./NoteField";
 import type { StageContext } from "./stageContext";
@@ -56,6 +57,7 @@ export function ArriveStage(context: StageContext) {
               label="What the owner says, how the horse is today"
               hint="Feed, illness, work, wet or dry ground, anything new"
             />
+            <ArriveQuestions {...context} />
             <Onward {...context} over="survey" />
           </div>
         )}

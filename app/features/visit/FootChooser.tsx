@@ -1,20 +1,15 @@
-import { LIMBS } from "~core/foot/limb";
-import { MEASURES } from "~core/foot/measures";
-import { CUTS } from "~core/record/trim";
+import { progressWords } from "~core/cycle/progress";
+import { footOrder } from "~core/foot/order";
 import { useWording } from "~app/ui/useWording";
 import type { StageContext } from "./stageContext";
 
 /** Four large buttons; under each how far this stage has come on that foot. */
-export function FootChooser({ limb, feet, stage, goTo }: StageContext) {
+export function FootChooser({ visit, limb, feet, stage, goTo }: StageContext) {
   const wording = useWording();
   return (
     <div className="foot-chooser" role="group" aria-label="Foot">
-      {LIMBS.map((one) => {
-        const foot = feet[one];
-        const [taken, of] =
-          stage === "trim"
-            ? [Object.keys(foot.cuts).length, CUTS.length]
-            : [Object.keys(foot.values[stage === "recheck" ? "after" : "before"]).length, MEASURES.length];
+      {footOrder(visit.soreFoot).order.map((one) => {
+        const said = progressWords(stage, feet[one]);
         return (
           <button
             key={one}
@@ -25,7 +20,7 @@ export function FootChooser({ limb, feet, stage, goTo }: StageContext) {
             onClick={() => goTo({ limb: one })}
           >
             <b>{one}</b>
-            <span>{taken === 0 ? "·" : taken === of ? "done" : `${taken} of ${of}`}</span>
+            <span>{one === visit.soreFoot ? `sore${said === "·" ? "" : `, ${said}`}` : said}</span>
           </button>
         );
       })}

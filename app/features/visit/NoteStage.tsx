@@ -6,8 +6,6 @@ import { Onward } from "./Onward";
 import type { StageContext } from "./stageContext";
 
 const HINTS: Partial<Record<Stage, string>> = {
-  watch: "Stance, hairline, how it lands, slides and breaks over; which foot, which way, on what ground",
-  read: "Wear of the old shoe, sole, frog, white line, heels, bars, cracks",
   shoe: "Shoe, section, fit, breakover, traction",
   set: "Nails, clenches, pads, packing",
 };

@@ -20,6 +20,7 @@ import { horseOutlook } from "~core/cycle/horseDue";
 import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import { STAGE_NAMES, STAGES, type Stage, type Visit } from "~core/record/visit";
+import { FlagBanner } from "./FlagBanner";
 import { FootChooser } from "./FootChooser";
 import { PlumbLine } from "./PlumbLine";
 import type { StageContext } from "./stageContext";
@@ -32,7 +33,7 @@ interface ShellProps {
 }
 
 /** Stages that are done foot by foot. */
-const BY_FOOT: readonly Stage[] = ["survey", "trim", "recheck"];
+const BY_FOOT: readonly Stage[] = ["watch", "read", "survey", "trim", "recheck"];
 const SWIPE_PX = 70;
 
 /** The frame of a visit: the plumb line with its nine knots, the horse, the four feet, the stage. */
@@ -133,6 +134,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
           </div>
           {BY_FOOT.includes(stage) && <FootChooser {...context} />}
         </header>
+        <FlagBanner visit={visit} />
         <main className="visit-stage" id="work" tabIndex={-1}>
           <Outlet context={context} />
         </main>

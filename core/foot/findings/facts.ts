@@ -8,7 +8,7 @@ import type { Watching } from "../../gait/watching";
 import type { Noise } from "../../repeatability/repeatability";
 import type { Wording } from "../../units/wording";
 import type { Limb } from "../limb";
-import { MEASURES, type FootValues, type Measure, type RearMeasure, type SideMeasure } from "../measures";
+import type { FootValues, type Measure, type RearMeasure, type SideMeasure } from "../measures";
 import type { BoundOverrides } from "../survey/ratios";
 import { footRatios, type Ratio } from "../survey/ratios";
 import { presentOutline, undistortedOutline, type UndistortedOutline } from "../survey/outline";
@@ -154,9 +154,3 @@ export function footFacts(
     bounds,
   };
 }
-
-/** True when nothing of a state was measured. */
-export const isBlank = (state: FootState): boolean =>
-  MEASURES.every((measure) => state.measures[measure] === undefined) &&
-  Object.keys(state.marks).length === 0 &&
-  Object.keys(state.walls).length === 0;

@@ -3,7 +3,7 @@ import { minus, type SolarPoint } from "../../geometry/vector";
 import { SIDES, type Side } from "../limb";
 import { soleLandmarks } from "../parametric/landmarks";
 import { groundOutline } from "../parametric/outline";
-import { signOf, type FootParameters } from "../parametric/parameters";
+import type { FootParameters } from "../parametric/parameters";
 import type { SolarMarks } from "./frame";
 import type { SurveyMark } from "./marks";
 import { evenWall, type WallPlace, type Walls } from "./walls";
@@ -147,9 +147,3 @@ export function boneOutline(survey: { coffinTip: number; cor: number; k: number 
     return [Math.cos(angle) * BONE.halfWidth * k, from + Math.sin(angle) * (coffinTip - from)];
   });
 }
-
-/** How far the present outline's middle lies from the bone's, sideways, mm: positive = drifted to lateral. */
-export const sidewaysDrift = (halfWidth: Partial<Record<Side, number>>): number | undefined =>
-  halfWidth.lateral === undefined || halfWidth.medial === undefined
-    ? undefined
-    : SIDES.reduce((sum, side) => sum + signOf(side) * (halfWidth[side] ?? 0), 0) / 2;

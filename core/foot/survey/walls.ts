@@ -50,7 +50,6 @@ export type WallMeasure = keyof typeof WALL_MEASURES;
 
 /** The central sulcus as it looks. */
 export const SULCUS_STATES = ["open", "closed", "deep"] as const;
-export type SulcusState = (typeof SULCUS_STATES)[number];
 
 /** Places whose thickness ought to be alike; a heel's wall is thinner by nature. */
 const EVEN_PLACES = [

@@ -11,11 +11,12 @@ import { leftWith } from "~core/cycle/horseDue";
 import { LIMBS, pairOf } from "~core/foot/limb";
 import { footFacts } from "~core/foot/findings/facts";
 import { findingsOf } from "~core/foot/findings/find";
-import { MEASURES } from "~core/foot/measures";
-import { footToday } from "~core/foot/parametric/feetOfHorse";
+import { MEASURE_FACTS, MEASURES } from "~core/foot/measures";
+import { baseFoot, footToday } from "~core/foot/parametric/feetOfHorse";
 import { hairlineTiltDeg } from "~core/foot/parametric/cut";
 import { fitFoot } from "~core/foot/parametric/fit";
 import { corYOf, heelHalfWidth } from "~core/foot/parametric/parameters";
+import { CALLIPER_LENGTHS } from "~core/foot/survey/calliper";
 import { MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "~core/foot/survey/marks";
 import { boneOutline, filledMarks } from "~core/foot/survey/outline";
 import { knownSize, surveyOfRecord } from "~core/foot/survey/record";
@@ -26,9 +27,12 @@ import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment, SoleRecord } from "~core/record/reading";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { standInFoot, standInLine, trueLength, trueMeasure } from "~core/standin/instrument";
 import type { StageContext } from "../stageContext";
+import { PhotoPanel } from "../photo/PhotoPanel";
 import { FootPictures } from "./FootPictures";
 import { FootTables } from "./FootTables";
+import { Instruments } from "./Instruments";
 import { Ledger } from "./Ledger";
 import { LensBar, lensesOf } from "./LensBar";
 import { MarksEntry } from "./MarksEntry";
@@ -204,6 +208,28 @@ export function FootBench(context: StageContext & { moment: Moment }) {
     <div className="bench" data-way={way}>
       <div className="bench-head">
         <WayTabs way={way} />
+        {(way === "lane" || way === "calliper") && (
+          <Instruments
+            standInLine={() => {
+              const truth = standInFoot(baseFoot(file.horse, limb, foot.last), 8);
+              if (way === "lane")
+                return standInLine(
+                  MEASURE_FACTS[lane.active].kind,
+                  trueMeasure(truth, lane.active),
+                  Math.random,
+                );
+              const length = CALLIPER_LENGTHS.find(({ id }) => id === calliper.active);
+              return length && standInLine("length", trueLength(truth, length), Math.random);
+            }}
+            onReading={({ kind, value }, source) =>
+              way === "lane"
+                ? lane.take(kind, value, source)
+                : kind === "length"
+                  ? calliper.take(value, source)
+                  : undefined
+            }
+          />
+        )}
       </div>
       <FootPictures
         foot={drawn}
@@ -240,6 +266,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
           }}
         />
       )}
+      {way === "photo" && <PhotoPanel context={context} moment={moment} foot={drawn} />}
       {way === "walls" && <WallsEntry context={context} moment={moment} />}
       <Ledger
         facts={facts}

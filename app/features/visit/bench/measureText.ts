@@ -1,5 +1,6 @@
 import { checkMeasure, MEASURE_FACTS, type Measure, type Measured, type Source } from "~core/foot/measures";
-import { ok, type Result } from "~core/result";
+import { isInstrumentLine, readInstrumentLine } from "~core/instrument/line";
+import { fail, ok, type Result } from "~core/result";
 import { parseAngle } from "~core/units/angle";
 import { formatLength, parseLength } from "~core/units/length";
 import type { Wording } from "~core/units/wording";
@@ -23,6 +24,18 @@ export function readMeasured(
 ): Result<Measured | undefined> {
   if (text.trim() === "") return ok(undefined);
   const { kind, usualSource } = MEASURE_FACTS[measure];
+  if (isInstrumentLine(text)) {
+    const line = readInstrumentLine(text);
+    if (!line.ok) return line;
+    if (line.value.kind !== kind)
+      return fail(
+        "wrong-unit",
+        measure,
+        `This is ${kind === "angle" ? "an angle: use the gauge" : "a length: use the calliper"}.`,
+      );
+    const taken = checkMeasure(measure, line.value.value);
+    return taken.ok ? ok({ value: taken.value, source: usualSource }) : taken;
+  }
   const read = kind === "angle" ? parseAngle(text) : parseLength(text, wording.unit);
   if (!read.ok) return read;
   const checked = checkMeasure(measure, read.value);

@@ -9,13 +9,24 @@ import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment, SoleRecord } from "~core/record/reading";
 import { unitToggle } from "~core/record/unitToggle";
-import { ok } from "~core/result";
+import { isInstrumentLine, readInstrumentLine } from "~core/instrument/line";
+import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
 import { padText, type PadKey } from "~core/units/padText";
 import { sideName } from "~core/foot/limb";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
 import { lengthInField } from "./measureText";
+
+/** A typed length, or the line of a calliper that types by itself. */
+function lengthFrom(text: string, unit: "mm" | "in"): Result<number> {
+  if (!isInstrumentLine(text)) return parseLength(text, unit);
+  const line = readInstrumentLine(text);
+  if (!line.ok) return line;
+  return line.value.kind === "length"
+    ? ok(line.value.value)
+    : fail("wrong-unit", "", "This is a length: use the calliper.");
+}
 
 /** The sole by calliper: lengths in the order one measures, each a coordinate of a mark; drawn as they are typed. */
 export function useCalliper(context: StageContext, moment: Moment, stored: SoleRecord, last: SoleRecord) {
@@ -38,7 +49,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
           lengthInField(Math.abs(value), wording, wording.unit === "mm" && value % 1 !== 0 ? 1 : 0),
         read: (text) => {
           if (text.trim() === "") return ok(undefined);
-          const read = parseLength(text, wording.unit);
+          const read = lengthFrom(text, wording.unit);
           if (!read.ok) return read;
           const checked = checkCalliper({ id: one.id, name: own(one.name) }, read.value);
           return checked.ok ? ok({ value: one.sign * checked.value, source: "calliper" as const }) : checked;
@@ -121,5 +132,5 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
     setActive(CALLIPER_LENGTHS[CALLIPER_LENGTHS.indexOf(one) + 1]?.id ?? active);
     return own(one.name);
   };
-  return { sole, calliperView, take };
+  return { sole, calliperView, take, active };
 }

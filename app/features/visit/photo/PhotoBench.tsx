@@ -1,0 +1,311 @@
+import { Button } from "antd";
+import { useState } from "react";
+import { useSearchParams } from "react-router";
+import type { Handle } from "~app/drawing/MarkHandles";
+import { Fractions } from "~app/ui/Fractions";
+import { useEdits } from "~app/ui/useEdits";
+import { useWording } from "~app/ui/useWording";
+import { solarFrame } from "~core/foot/survey/frame";
+import { suspectSwap } from "~core/foot/survey/swap";
+import { surveyOfRecord } from "~core/foot/survey/record";
+import { distance, type Vector } from "~core/geometry/vector";
+import { HAND_SD_MM, sidesChanged } from "~core/photo/fill";
+import { PHOTO_MARKS, PHOTO_VIEW_FACTS, photoMarkFacts } from "~core/photo/views";
+import type { Photo } from "~core/record/photo";
+import { parseLength } from "~core/units/length";
+import type { StageContext } from "../stageContext";
+import { PicturePane } from "./PicturePane";
+import { CORNERS, scaleOf, SCALE_ENDS, usePhotoMarks } from "./usePhotoMarks";
+import { usePicture } from "./usePicture";
+import "./photo.css";
+
+const CORNER_NAMES = ["top left", "top right", "bottom right", "bottom left"];
+/** One step of an arrow key on the foot, mm. */
+const STEP_MM = 0.1;
+
+/** One photograph: card corners, then the marks one after the other, and what they say as they are placed. */
+export function PhotoBench({ context, photo }: { context: StageContext; photo: Photo }) {
+  const { limb, feet } = context;
+  const [, setSearch] = useSearchParams();
+  const wording = useWording();
+  const { save } = useEdits();
+  const { url, missing } = usePicture(photo.pictureId);
+  const { marked, reading, place, change, settle } = usePhotoMarks(context, photo);
+  const [selected, setSelected] = useState<string | undefined>(undefined);
+  const [skipped, setSkipped] = useState<readonly string[]>([]);
+  const [twoPoint, setTwoPoint] = useState(photo.scale?.kind === "two-point");
+  const [scaleText, setScaleText] = useState("");
+  const own = (text: string) =>
+    text.replace(/\b(medial|lateral)\b/g, (side) => wording.side(side as "medial" | "lateral"));
+
+  const scaleMarks: readonly string[] = twoPoint ? SCALE_ENDS : CORNERS;
+  const all = [...scaleMarks, ...PHOTO_MARKS[photo.view]];
+  const factsOf = (mark: string) => {
+    const corner = (CORNERS as readonly string[]).indexOf(mark);
+    if (corner >= 0)
+      return {
+        name: `Card, ${CORNER_NAMES[corner] ?? ""}`,
+        find: `The ${CORNER_NAMES[corner] ?? ""} outer corner of the printed frame, its bob hanging down`,
+        optional: false,
+      };
+    if ((SCALE_ENDS as readonly string[]).includes(mark))
+      return {
+        name: mark === "scale a" ? "Scale, one end" : "Scale, other end",
+        find: "An end of something of known length, in the plane of the foot",
+        optional: false,
+      };
+    const facts = photoMarkFacts(photo.view, mark);
+    return { ...facts, name: own(facts.name), find: own(facts.find) };
+  };
+  const next = all.find((mark) => !marked.points[mark] && !skipped.includes(mark));
+  const scale = scaleOf(marked);
+  const pxPerMm = scale
+    ? scale.kind === "card"
+      ? distance(scale.corners[0], scale.corners[1]) / scale.widthMm
+      : distance(scale.a, scale.b) / scale.mm
+    : photo.width / 300;
+  const handles = all.flatMap((mark): Handle<string>[] => {
+    const at = marked.points[mark];
+    return at ? [{ name: mark, label: factsOf(mark).name, at, known: true }] : [];
+  });
+  const corners = CORNERS.flatMap((corner) => {
+    const at = marked.points[corner];
+    return at ? [at] : [];
+  });
+
+  const put = (at: Vector) => {
+    if (!next) return;
+    place(next, at, true);
+    setSelected(next);
+  };
+  const leave = () => {
+    settle();
+    setSearch(
+      (now) => {
+        const search = new URLSearchParams(now);
+        search.delete("photo");
+        return search;
+      },
+      { preventScrollReset: true },
+    );
+  };
+  const remove = () => {
+    void save({ table: "photos", id: photo.id, path: [], was: photo, now: undefined, label: "photograph" });
+    leave();
+  };
+  const found = reading?.ok ? reading.value : undefined;
+  const lastSole = feet[limb].surveys.at(-1)?.sole;
+  const suspicion =
+    photo.view === "sole" && found?.lateralTo
+      ? suspectSwap(
+          limb,
+          { lateralTo: found.lateralTo },
+          surveyOfRecord(found.filled.sole, limb).survey,
+          lastSole && surveyOfRecord(lastSole, limb).survey,
+        )
+      : undefined;
+  const issues = reading && !reading.ok ? reading.issues : (found?.issues ?? []);
+  const tooEarly = photo.view === "sole" && !("marks" in solarFrame(marked.points));
+  return (
+    <div className="photo-bench">
+      <div className="photo-head">
+        <Button onClick={leave}>‹ All photographs</Button>
+        <h2>
+          {PHOTO_VIEW_FACTS[photo.view].name}, {wording.limb(limb)}
+        </h2>
+        {photo.simulated && <span className="brass strong">simulated: no real foot</span>}
+      </div>
+      <div className="photo-picture">
+        {missing && (
+          <p className="ember">
+            The picture itself is not in this browser’s store. Its marks and readings are kept.
+          </p>
+        )}
+        {url && (
+          <PicturePane
+            url={url}
+            width={photo.width}
+            height={photo.height}
+            handles={handles}
+            card={corners}
+            selected={selected}
+            armed={next}
+            step={STEP_MM * pxPerMm}
+            onPlace={put}
+            onSelect={setSelected}
+            onMove={(mark, at) => place(mark, at, false)}
+            onDrop={(mark, at) => place(mark, at, true)}
+          />
+        )}
+      </div>
+      <aside className="photo-side">
+        <section className="photo-step" aria-label="Next mark" aria-live="polite">
+          {next ? (
+            <>
+              <p className="quiet">
+                {handles.length + 1} of {all.length} · tap it on the picture
+              </p>
+              <p className="photo-next">{factsOf(next).name}</p>
+              <p>{factsOf(next).find}</p>
+              <p className="photo-acts">
+                {factsOf(next).optional && (
+                  <button
+                    type="button"
+                    className="text-button"
+                    onClick={() => setSkipped([...skipped, next])}
+                  >
+                    Skip this one
+                  </button>
+                )}
+                {next === CORNERS[0] && !twoPoint && (
+                  <button type="button" className="text-button" onClick={() => setTwoPoint(true)}>
+                    No card in the picture
+                  </button>
+                )}
+              </p>
+            </>
+          ) : (
+            <p className="photo-next">All marks placed. Drag any of them, or use the arrow keys.</p>
+          )}
+          {twoPoint && (
+            <label className="photo-scale">
+              Known length
+              <input
+                value={scaleText || (marked.scaleMm === undefined ? "" : String(marked.scaleMm))}
+                inputMode="decimal"
+                onChange={(event) => setScaleText(event.target.value)}
+                onBlur={() => {
+                  const read = parseLength(scaleText, wording.unit);
+                  if (!read.ok || read.value <= 0) return;
+                  change(() => ({ scaleMm: read.value }), true);
+                }}
+              />
+              <span className="quiet">weaker than the card: true only for a square picture</span>
+            </label>
+          )}
+        </section>
+        {found && (
+          <section className="photo-trust" aria-label="How far this picture can be trusted">
+            {found.photo.scale === "two-point" ? (
+              <p className="brass strong">
+                Scaled by two points: weak. Take one with the card for lengths that count.
+              </p>
+            ) : (
+              <p
+                className={
+                  found.photo.word === "square"
+                    ? "quiet"
+                    : found.photo.word === "slanted"
+                      ? "brass strong"
+                      : "ember strong"
+                }
+              >
+                {found.photo.word === "square"
+                  ? `Square enough: slant ${wording.angle(found.photo.slantDeg ?? 0)}.`
+                  : found.photo.word === "slanted"
+                    ? `Slanted by ${wording.angle(found.photo.slantDeg ?? 0)}: readings carry their error.`
+                    : `Slanted by ${wording.angle(found.photo.slantDeg ?? 0)}: weak. Take another picture, squarer and from further away.`}
+              </p>
+            )}
+            {found.photo.scale === "card" && (
+              <p className="quiet">
+                Residual {(found.photo.residualMm ?? 0).toFixed(2)} mm.{" "}
+                {found.photo.corrected
+                  ? `Marks off the card’s plane are moved to where they are (lens from the ${found.photo.camera?.focalFrom ?? ""}).`
+                  : "The lens is not known: marks off the card’s plane carry their whole error."}
+              </p>
+            )}
+          </section>
+        )}
+        {suspicion && (
+          <div className="lane-ask" role="group" aria-label="A question">
+            <p>{own(suspicion.question)}</p>
+            <button
+              type="button"
+              className="text-button"
+              onClick={() =>
+                change(({ points }) => ({ points: sidesChanged(points) as typeof points }), true)
+              }
+            >
+              Change {wording.side("medial")} and {wording.side("lateral")} over
+            </button>
+          </div>
+        )}
+        {!(tooEarly && next) &&
+          issues.map(({ path, message }) => (
+            <p key={path} className="ember" role="alert">
+              {own(message)}
+            </p>
+          ))}
+        {found && found.numbers.length > 0 && (
+          <table className="photo-numbers" aria-label="What the picture says">
+            <tbody>
+              {found.numbers.map(({ name, value, unit, band }) => (
+                <tr key={name}>
+                  <th scope="row">{own(name)}</th>
+                  <td className="ledger-now">
+                    <Fractions text={unit === "°" ? wording.angle(value) : wording.length(value)} />
+                  </td>
+                  <td className="quiet">
+                    ±{" "}
+                    {unit === "°"
+                      ? wording.angle(band)
+                      : band < 9.95 && wording.unit === "mm"
+                        ? `${band.toFixed(1)} mm`
+                        : wording.length(band)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+        {found && found.numbers.length > 0 && (
+          <p className="quiet photo-note">
+            ± is the 95 % band of {HAND_SD_MM} mm of hand on every mark, and of depths that are not sure.
+          </p>
+        )}
+        <details className="photo-marks">
+          <summary>Marks</summary>
+          <ul>
+            {all.map((mark) => (
+              <li key={mark}>
+                <button
+                  type="button"
+                  className="mark-name"
+                  aria-pressed={mark === selected}
+                  disabled={!marked.points[mark]}
+                  onClick={() => setSelected(mark)}
+                >
+                  {factsOf(mark).name}
+                </button>
+                {marked.points[mark] ? (
+                  <button
+                    type="button"
+                    className="text-button"
+                    onClick={() =>
+                      change(
+                        ({ points }) => ({
+                          points: Object.fromEntries(
+                            Object.entries(points).filter(([name]) => name !== mark),
+                          ),
+                        }),
+                        true,
+                      )
+                    }
+                  >
+                    place again
+                  </button>
+                ) : (
+                  <span className="quiet">{skipped.includes(mark) ? "skipped" : "missing"}</span>
+                )}
+              </li>
+            ))}
+          </ul>
+          <button type="button" className="text-button ember" onClick={remove}>
+            Take this photograph away
+          </button>
+        </details>
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,36 @@
+import { useDraftedFields } from "~app/ui/useDraftedFields";
+import { ok } from "~core/result";
+import type { Edit } from "~core/record/edit";
+
+interface FindNoteProps {
+  draftKey: string;
+  stored: string;
+  label: string;
+  edit: (was: string, now: string) => Edit;
+}
+
+/** A line about one find, kept letter by letter. */
+export function FindNote({ draftKey, stored, label, edit }: FindNoteProps) {
+  const { view, type, settle } = useDraftedFields({
+    note: {
+      draftKey,
+      stored,
+      show: (text: string) => text,
+      read: (text) => ok(text),
+      edit: (was, now) => edit(was ?? "", now ?? ""),
+    },
+  });
+  const { text, typed } = view("note");
+  return (
+    <input
+      className="find-note"
+      aria-label={label}
+      placeholder="how large, how deep, since when"
+      maxLength={200}
+      value={text}
+      data-typed={typed}
+      onChange={(event) => type("note", event.target.value)}
+      onBlur={() => settle("note")}
+    />
+  );
+}

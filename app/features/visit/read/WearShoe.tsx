@@ -1,0 +1,101 @@
+import { useWording } from "~app/ui/useWording";
+import { pathThrough } from "~app/drawing/path";
+import { lateralOnScreen, SIDES, type Limb } from "~core/foot/limb";
+import { ordinaryFoot } from "~core/foot/parametric/fit";
+import { groundOutline } from "~core/foot/parametric/outline";
+import { sizeFactor } from "~core/foot/parametric/parameters";
+import { WEAR_SECTOR_NAMES, WEAR_SECTORS, type Wear, type WearSector } from "~core/foot/wear";
+import { offsetPolyline } from "~core/geometry/polyline";
+import type { Vector } from "~core/geometry/vector";
+
+interface WearShoeProps {
+  limb: Limb;
+  wear: Wear;
+  onPaint: (sector: WearSector) => void;
+}
+
+/** Width of the branch that is drawn, mm on a foot of size 1. */
+const WEB_MM = 24;
+/** Where each sector ends along the shoe, 0 medial heel to 1 lateral heel. */
+const ENDS = [0, 0.13, 0.3, 0.43, 0.57, 0.7, 0.87, 1];
+
+/** The old shoe as it lay on the foot, seen from below, in seven places to paint. */
+export function WearShoe({ limb, wear, onPaint }: WearShoeProps) {
+  const wording = useWording();
+  const foot = ordinaryFoot(limb, { kind: "horse", massKg: 500 });
+  const k = sizeFactor(foot);
+  const lateral = lateralOnScreen(limb, "below");
+  const outer = alongLength(
+    groundOutline(foot).map(([x, y]): Vector => [x / k, y / k]),
+    112,
+  );
+  const inner = offsetPolyline(outer, () => -WEB_MM);
+  const at = ([x, y]: Vector): Vector => [lateral * x, -y];
+  const own = (text: string) =>
+    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
+  return (
+    <svg
+      className="drawing wear-shoe"
+      viewBox="-86 -142 172 166"
+      role="group"
+      aria-label={`Old shoe of the ${wording.limb(limb)}, from below`}
+    >
+      {WEAR_SECTORS.map((sector, index) => {
+        const from = Math.round((ENDS[index] ?? 0) * (outer.length - 1));
+        const to = Math.round((ENDS[index + 1] ?? 1) * (outer.length - 1));
+        const ring = [...outer.slice(from, to + 1), ...inner.slice(from, to + 1).reverse()];
+        const state = wear[sector];
+        return (
+          <path
+            key={sector}
+            className={`wear-sector${state ? ` wear-${state}` : ""}`}
+            d={pathThrough(ring.map(at), "closed")}
+            role="button"
+            tabIndex={0}
+            aria-label={`${own(WEAR_SECTOR_NAMES[sector])}: ${state ?? "not painted"}`}
+            onClick={() => onPaint(sector)}
+            onKeyDown={(event) => {
+              if (event.key !== "Enter" && event.key !== " ") return;
+              event.preventDefault();
+              onPaint(sector);
+            }}
+          />
+        );
+      })}
+      {SIDES.map((side) => (
+        <text
+          key={side}
+          className="side-letter"
+          x={(side === "lateral" ? lateral : -lateral) * 62}
+          y={16}
+          textAnchor="middle"
+          style={{ fontSize: 9 }}
+        >
+          {side === "lateral" ? "L" : "M"}
+          <tspan className="small"> {wording.side(side)}</tspan>
+        </text>
+      ))}
+    </svg>
+  );
+}
+
+/** The same line in steps of equal length. */
+function alongLength(points: readonly Vector[], count: number): Vector[] {
+  const lengths = [0];
+  for (let index = 1; index < points.length; index++) {
+    const [a, b] = [points[index - 1] as Vector, points[index] as Vector];
+    lengths.push((lengths[index - 1] ?? 0) + Math.hypot(b[0] - a[0], b[1] - a[1]));
+  }
+  const whole = lengths.at(-1) ?? 0;
+  return Array.from({ length: count }, (_, index): Vector => {
+    const wanted = (whole * index) / (count - 1);
+    const after = Math.max(
+      1,
+      lengths.findIndex((length) => length >= wanted),
+    );
+    const [a, b] = [points[after - 1] as Vector, points[after] as Vector];
+    const [from, to] = [lengths[after - 1] ?? 0, lengths[after] ?? 1];
+    const part = to === from ? 0 : (wanted - from) / (to - from);
+    return [a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part];
+  });
+}

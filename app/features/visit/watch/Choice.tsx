@@ -1,0 +1,30 @@
+interface ChoiceProps<Value extends string> {
+  label: string;
+  options: readonly Value[];
+  value: Value | undefined;
+  onChoose: (value: Value | undefined) => void;
+  /** The option that is as it should be; it is drawn calmer. */
+  usual?: Value | undefined;
+}
+
+/** A few words to tap; a second tap on the same word takes it back. */
+export function Choice<Value extends string>({ label, options, value, onChoose, usual }: ChoiceProps<Value>) {
+  return (
+    <div className="choice" role="group" aria-label={label}>
+      <span className="choice-label">{label}</span>
+      <span className="choice-options">
+        {options.map((option) => (
+          <button
+            key={option}
+            type="button"
+            className={`choice-option${option === usual ? " choice-usual" : ""}`}
+            aria-pressed={option === value}
+            onClick={() => onChoose(option === value ? undefined : option)}
+          >
+            {option}
+          </button>
+        ))}
+      </span>
+    </div>
+  );
+}

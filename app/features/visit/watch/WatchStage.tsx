@@ -1,0 +1,177 @@
+import { useEdits } from "~app/ui/useEdits";
+import { useWording } from "~app/ui/useWording";
+import { cautionsAt } from "~core/caution/cautions";
+import {
+  BASES,
+  DEVIATIONS,
+  FLIGHTS,
+  GAITS,
+  HAIRLINE_PLACES,
+  HAIRLINE_STATES,
+  JOINTS,
+  SLIDES,
+  SURFACES,
+  TOE_DIRECTIONS,
+  watchingChange,
+} from "~core/gait/watching";
+import { pairOf } from "~core/foot/limb";
+import { WALL_PLACE_NAMES } from "~core/foot/survey/walls";
+import { wearAgreement } from "~core/foot/wear";
+import { footEdit, footPlace } from "~core/record/footRecords";
+import type { Moment } from "~core/record/reading";
+import type { WatchingRecord } from "~core/record/watching";
+import { CautionNote } from "../CautionNote";
+import { NoteField } from "../NoteField";
+import { Onward } from "../Onward";
+import type { StageContext } from "../stageContext";
+import { Choice } from "./Choice";
+import { LandingFigure } from "./LandingFigure";
+import "./watch.css";
+
+/** Standing and moving, foot by foot: what is seen is tapped, not written. */
+export function WatchStage(context: StageContext) {
+  const { visit, limb, feet } = context;
+  const wording = useWording();
+  const { save } = useEdits();
+  const foot = feet[limb];
+  const pair = feet[pairOf(limb)];
+  const own = (text: string) =>
+    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
+  const change = (moment: Moment, path: readonly string[], now: unknown) =>
+    void save(
+      footEdit(footPlace("watchings", visit, limb, moment), "watchings", foot.watching[moment], {
+        path,
+        now,
+        label: `${wording.limb(limb)} watched`,
+      }),
+    );
+  const seen = foot.watching.before;
+  const setVisit = (path: "surface" | "gait", now: string | undefined) =>
+    void save({ table: "visits", id: visit.id, path: [path], was: visit[path], now, label: path });
+  const agreement = wearAgreement(foot.look?.wear ?? {}, seen);
+  const changed = watchingChange(seen, foot.watching.after);
+  const onlyHere = oneSided(seen, pair.watching.before);
+  return (
+    <div className="watch">
+      <div className="watch-ground">
+        <Choice
+          label="Surface"
+          options={SURFACES}
+          value={visit.surface}
+          onChoose={(now) => setVisit("surface", now)}
+        />
+        <Choice label="Gait" options={GAITS} value={visit.gait} onChoose={(now) => setVisit("gait", now)} />
+      </div>
+      <section className="watch-moving" aria-label="Moving">
+        <h2>Moving</h2>
+        <div className="watch-figures">
+          <LandingFigure
+            limb={limb}
+            name="before the work"
+            watching={seen}
+            onLands={(at) => change("before", ["lands"], at)}
+            onLeaves={(deg) => change("before", ["leaves"], deg)}
+          />
+          <LandingFigure
+            limb={limb}
+            name="after the work"
+            watching={foot.watching.after}
+            onLands={(at) => change("after", ["lands"], at)}
+            onLeaves={(deg) => change("after", ["leaves"], deg)}
+          />
+        </div>
+        <Choice
+          label="After landing"
+          options={SLIDES}
+          usual="none"
+          value={seen?.slide}
+          onChoose={(now) => change("before", ["slide"], now)}
+        />
+        <Choice
+          label="Flight"
+          options={FLIGHTS}
+          usual="straight"
+          value={seen?.flight}
+          onChoose={(now) => change("before", ["flight"], now)}
+        />
+        {agreement && (
+          <p className={agreement.agrees ? "watch-said" : "watch-said watch-ask"}>
+            {agreement.agrees
+              ? "Landing, breakover and the wear of the shoe agree."
+              : own(`It does not fit: ${agreement.disagreements.join("; ")}. Watch it again.`)}
+          </p>
+        )}
+        {changed && <p className="watch-said">{own(changed)}</p>}
+        {onlyHere && <p className="watch-said watch-ask">{own(onlyHere)}</p>}
+      </section>
+      <section className="watch-standing" aria-label="Standing">
+        <h2>Standing</h2>
+        <Choice
+          label="Toe"
+          options={TOE_DIRECTIONS}
+          usual="straight"
+          value={seen?.toeDirection}
+          onChoose={(now) => change("before", ["toeDirection"], now)}
+        />
+        <Choice
+          label="Base"
+          options={BASES}
+          usual="under the limb"
+          value={seen?.base}
+          onChoose={(now) => change("before", ["base"], now)}
+        />
+        {JOINTS.map((joint) => (
+          <Choice
+            key={joint}
+            label={
+              joint === "knee or hock"
+                ? limb[1] === "F"
+                  ? "Knee"
+                  : "Hock"
+                : `${joint[0]?.toUpperCase() ?? ""}${joint.slice(1)}`
+            }
+            options={DEVIATIONS}
+            usual="straight"
+            value={seen?.deviation?.[joint]}
+            onChoose={(now) => change("before", ["deviation", joint], now)}
+          />
+        ))}
+        <h3>Hairline, from the front</h3>
+        {HAIRLINE_PLACES.map((place) => (
+          <Choice
+            key={place}
+            label={own(WALL_PLACE_NAMES[place])}
+            options={HAIRLINE_STATES}
+            usual="level"
+            value={seen?.hairline?.[place]}
+            onChoose={(now) => change("before", ["hairline", place], now)}
+          />
+        ))}
+      </section>
+      <div className="watch-note">
+        <NoteField
+          visit={visit}
+          path={["notes", "watch"]}
+          stored={visit.notes.watch ?? ""}
+          label="In words"
+          hint="Tracking, a dragged toe, the beat, head and hips: a nodding head or hiking hip goes to the vet"
+        />
+        <Onward {...context} />
+        {cautionsAt("watch").map((caution) => (
+          <CautionNote key={caution.id} caution={caution} about="" />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** The same pattern on both of a pair is how the horse is built; on one only it is a question. */
+function oneSided(mine: WatchingRecord | undefined, other: WatchingRecord | undefined): string | undefined {
+  if (!mine || !other) return undefined;
+  const odd = (["toeDirection", "flight"] as const).filter(
+    (key) => mine[key] && other[key] && mine[key] !== "straight" && other[key] === "straight",
+  );
+  return odd.length === 0
+    ? undefined
+    : `Only this one of the pair: ${odd.map((key) => mine[key]).join(", ")}. Something is uneven higher up, or hurts.`;
+}

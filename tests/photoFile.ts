@@ -1,0 +1,64 @@
+import { deflateSync, crc32 } from "node:zlib";
+import { ordinaryFoot } from "~core/foot/parametric/fit";
+import type { FootParameters } from "~core/foot/parametric/parameters";
+import type { Limb } from "~core/foot/limb";
+import type { MarkedPhoto } from "~core/photo/readPhoto";
+import type { PhotoView } from "~core/photo/views";
+import type { Shot } from "~core/standin/camera";
+import { renderScene } from "~core/standin/render";
+import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
+
+/** Pixels as a PNG file, without a library: the tests make their own photographs. */
+function pngFile(pixels: Uint8ClampedArray, width: number, height: number): Buffer {
+  const rows = Buffer.alloc((width * 3 + 1) * height);
+  for (let row = 0; row < height; row++)
+    for (let column = 0; column < width; column++)
+      for (let channel = 0; channel < 3; channel++)
+        rows[row * (width * 3 + 1) + 1 + column * 3 + channel] =
+          pixels[(row * width + column) * 4 + channel] ?? 0;
+  const chunk = (type: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(type, "latin1"), data]);
+    const head = Buffer.alloc(4);
+    const tail = Buffer.alloc(4);
+    head.writeUInt32BE(data.length);
+    tail.writeUInt32BE(crc32(body));
+    return Buffer.concat([head, body, tail]);
+  };
+  const header = Buffer.alloc(13);
+  header.writeUInt32BE(width, 0);
+  header.writeUInt32BE(height, 4);
+  header.set([8, 2, 0, 0, 0], 8);
+  return Buffer.concat([
+    Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]),
+    chunk("IHDR", header),
+    chunk("IDAT", deflateSync(rows, { level: 3 })),
+    chunk("IEND", Buffer.alloc(0)),
+  ]);
+}
+
+const SHOT: Shot = {
+  slantDeg: 5,
+  azimuthDeg: 70,
+  rollDeg: 2,
+  distanceMm: 1600,
+  focal35: 165,
+  width: 960,
+  height: 720,
+};
+
+/** A simulated photograph as a file, and where its marks and corners truly lie in it. */
+export function photograph(
+  view: PhotoView,
+  limb: Limb = "LF",
+  change: Partial<FootParameters> = {},
+): { file: { name: string; mimeType: string; buffer: Buffer }; truth: MarkedPhoto; foot: FootParameters } {
+  const foot = { ...ordinaryFoot(limb, { kind: "cob", massKg: 520 }), ...change };
+  const scene = sceneOf(foot, view);
+  const camera = aimAt(scene, SHOT);
+  const buffer = pngFile(renderScene(scene, camera, 11), camera.width, camera.height);
+  return {
+    file: { name: `${view}.png`, mimeType: "image/png", buffer },
+    truth: truthInPicture(scene, camera, false),
+    foot,
+  };
+}
