@@ -4,6 +4,8 @@ import { daysBetween } from "~core/calendar/date";
 import { LIMBS } from "~core/foot/limb";
 import { footHistory } from "~core/cycle/horseDue";
 import { makeBackup, readBackup, writeBackup } from "~core/record/backup";
+import { surveyOfRecord } from "~core/foot/survey/record";
+import { wornSide } from "~core/foot/wear";
 import { makeFirstDay } from "./firstDay";
 import { makeDemoRound } from "./generate";
 
@@ -115,5 +117,34 @@ describe("dayPlan", () => {
       "2026-11-23",
     );
     expect(left.stops).toHaveLength(1);
+  });
+});
+
+describe("what was read on the feet", () => {
+  const bramble = round.horses.find(({ name }) => name === "Bramble")!;
+  const newest = <T extends { horseId: string; limb: string; date: string }>(
+    rows: readonly T[],
+    limb: string,
+  ) =>
+    rows
+      .filter((row) => row.horseId === bramble.id && row.limb === limb)
+      .sort((a, b) => a.date.localeCompare(b.date))
+      .at(-1)!;
+
+  test("the last three visits were surveyed, and a survey reads back to the foot's width within the hand's error", () => {
+    const surveyed = round.readings.filter(({ sole }) => Object.keys(sole).length > 0);
+    expect(surveyed.length).toBeGreaterThan(43 * 4 * 2);
+    for (const { sole, values, limb } of surveyed.slice(0, 60)) {
+      const { survey, issues } = surveyOfRecord(sole, limb);
+      expect(issues).toEqual([]);
+      expect(Math.abs((survey.width ?? 0) - values.width!.value)).toBeLessThan(9);
+      expect(survey.frontShare).toBeGreaterThan(0.4);
+    }
+  });
+
+  test("Bramble's left hind wears the outside only; its pair does not", () => {
+    expect(wornSide(newest(round.looks, "LH").wear)).toBe("lateral");
+    expect(wornSide(newest(round.looks, "RH").wear)).toBeUndefined();
+    expect(newest(round.watchings, "LH").lands).toBeDefined();
   });
 });

@@ -17,6 +17,7 @@ import { noRecords, type Records } from "~core/record/tables";
 import { trimId } from "~core/record/trim";
 import { blankVisit, type Visit } from "~core/record/visit";
 import type { Cuts } from "~core/trim/predict";
+import { isSurveyed, lookedAtFoot, surveyedSole, watchedFoot } from "./footRead";
 import { ROUND, type HorsePlan } from "./yards";
 
 const YEARS_OF_VISITS = 2;
@@ -49,7 +50,8 @@ export function makeDemoRound(
     records.yards.push({ id: yardId, ...yard });
     for (const [index, plan] of horses.entries()) {
       const random = seededRandom(seed + yardIndex * 1009 + index * 31);
-      addHorse(records, `${yardId}-horse-${index + 1}`, yardId, plan, today, random);
+      const hand = seededRandom(seed + yardIndex * 2003 + index * 47 + 1);
+      addHorse(records, `${yardId}-horse-${index + 1}`, yardId, plan, today, random, hand);
       report({ done: records.horses.length, of });
     }
   }
@@ -64,6 +66,7 @@ function addHorse(
   plan: HorsePlan,
   today: IsoDate,
   random: Random,
+  hand: Random,
 ): void {
   const horse: Horse = {
     id,
@@ -96,6 +99,13 @@ function addHorse(
     for (const own of feet) {
       if (lastDay) own.foot = sound(growFoot(own.foot, grownBetween(own.pace, lastDay, date)));
       const before = read(own.foot, "before");
+      if (isSurveyed(days, date)) {
+        Object.assign(before, surveyedSole(own.foot, plan.story, hand));
+        const place = { visit: { id: visitId, horseId: id, date }, limb: own.limb };
+        const watched = watchedFoot(place, own.foot, hand);
+        records.watchings.push(watched);
+        records.looks.push(lookedAtFoot(place, watched, plan.story));
+      }
       const cuts = chooseCuts(own.foot, horse, random);
       own.foot = sound(cutFoot(own.foot, cuts)).foot;
       records.trims.push({ id: trimId(visitId, own.limb), visitId, horseId: id, limb: own.limb, date, cuts });

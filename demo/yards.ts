@@ -18,6 +18,8 @@ export interface HorsePlan {
   showIn?: number;
   /** Trouble that the feet start with and keep coming back to. */
   trouble?: "long toe" | "low heel" | "upright one" | "outside high" | "overgrown";
+  /** What is to be seen on its feet when they are read. */
+  story?: Story;
   /** Days past the usual interval at which the next visit falls due today; 0 = booked about now. */
   late?: number;
   /** Planned for the demo's today, at this time. */
@@ -25,6 +27,9 @@ export interface HorsePlan {
   /** Years of visits; two unless the horse came later. */
   years?: number;
 }
+
+export type Story =
+  "one-sided wear" | "quarter crack" | "thin soles" | "old scar" | "wear mismatch" | "one-sided flare";
 
 export interface YardPlan {
   name: string;
@@ -54,6 +59,7 @@ export const ROUND: readonly YardPlan[] = [
     at: [54.412, -1.934],
     horses: [
       horse("Bramble", "cob", 520, "roads", "full set", {
+        story: "one-sided wear",
         watch: "Left hind wears the outside only. Watch it land before you pull the shoe.",
         trouble: "outside high",
         today: "08:00",
@@ -84,11 +90,13 @@ export const ROUND: readonly YardPlan[] = [
     horses: [
       horse("Larkspur", "horse", 440, "competition", "full set", {
         late: 9,
+        story: "quarter crack",
         watch: "Quarter crack, right fore, was 12 mm below the hairline. Measure it.",
       }),
       horse("Minnow", "horse", 430, "competition", "full set", {
         late: -8,
         trouble: "long toe",
+        story: "thin soles",
         watch: "Thin soles in front. Spare them.",
       }),
       horse("Sandpiper", "horse", 450, "competition", "full set", { late: -8 }),
@@ -188,6 +196,7 @@ export const ROUND: readonly YardPlan[] = [
       horse("Pepperpot", "pony", 310, "barefoot", "trim", {
         today: "12:20",
         late: -3,
+        story: "old scar",
         watch: "Old scar at the coronet, left fore: measure the crack below it.",
       }),
       horse("Clementine", "horse", 510, "riding", "fronts", { late: -13 }),
@@ -195,12 +204,14 @@ export const ROUND: readonly YardPlan[] = [
       horse("Brigadoon Lad", "horse", 540, "riding", "full set", {
         late: -13,
         trouble: "long toe",
+        story: "wear mismatch",
         watch: "Landing and shoe wear do not agree, left fore. Watch again.",
       }),
       horse("Acorn", "pony", 280, "barefoot", "trim", { late: -19 }),
       horse("Marigold", "cob", 470, "riding", "fronts", { late: -19 }),
       horse("Tolliver", "horse", 525, "riding", "full set", {
         late: 2,
+        story: "one-sided flare",
         watch: "Flare outside on the left fore only. Ask why one of the pair.",
       }),
     ],

@@ -28,12 +28,12 @@ test("a killed tab loses nothing: half-typed text and unreadable text are there 
 
 test("a note is kept letter by letter while it is typed", async ({ page, context }) => {
   await openVisit(page, "watch");
-  await page.getByRole("textbox", { name: "Watch" }).pressSequentially("Lands outs");
+  await page.getByRole("textbox", { name: "In words" }).pressSequentially("Lands outs");
   await page.waitForTimeout(900);
   const again = await context.newPage();
   await page.close({ runBeforeUnload: false });
   await again.goto(SURVEY.replace("survey", "watch"));
-  await expect(again.getByRole("textbox", { name: "Watch" })).toHaveValue("Lands outs");
+  await expect(again.getByRole("textbox", { name: "In words" })).toHaveValue("Lands outs");
 });
 
 test("two tabs do not overwrite each other silently: the second is asked", async ({ page, context }) => {

@@ -19,7 +19,8 @@ export function Unfinished({ visit, goTo }: Pick<StageContext, "visit" | "goTo">
     const [first = "", second = ""] = key.slice(visit.id.length + 1).split(/[./]/);
     const limb = LIMBS.find((one) => one === first);
     if (limb) {
-      const stage: Stage = second === "before" ? "survey" : second === "after" ? "recheck" : "trim";
+      const stage: Stage =
+        second === "before" ? "survey" : second === "after" ? "recheck" : second === "find" ? "read" : "trim";
       return [{ key, text, stage, limb, name: `${STAGE_NAMES[stage]}, ${wording.limb(limb)}` }];
     }
     const stage = STAGES.find((one) => one === second && one !== "sign-off");

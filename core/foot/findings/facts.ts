@@ -8,7 +8,7 @@ import type { Watching } from "../../gait/watching";
 import type { Noise } from "../../repeatability/repeatability";
 import type { Wording } from "../../units/wording";
 import type { Limb } from "../limb";
-import type { FootValues, type Measure, type RearMeasure, type SideMeasure } from "../measures";
+import type { FootValues, Measure, RearMeasure, SideMeasure } from "../measures";
 import type { BoundOverrides } from "../survey/ratios";
 import { footRatios, type Ratio } from "../survey/ratios";
 import { presentOutline, undistortedOutline, type UndistortedOutline } from "../survey/outline";

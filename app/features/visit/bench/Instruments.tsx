@@ -70,7 +70,7 @@ export function Instruments({ standInLine, onReading }: InstrumentsProps) {
           {connected ? "Instrument connected" : "Connect an instrument"}
         </button>
       )}
-      <span role="status" className="quiet">
+      <span aria-live="polite" className="quiet">
         {said}
       </span>
     </div>

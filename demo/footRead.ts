@@ -1,0 +1,135 @@
+import type { IsoDate } from "~core/calendar/date";
+import { isFore, type Limb } from "~core/foot/limb";
+import { soleLandmarks } from "~core/foot/parametric/landmarks";
+import { sizeFactor, wallThickness, type FootParameters } from "~core/foot/parametric/parameters";
+import { recordOfMarks } from "~core/foot/survey/record";
+import type { SolarMarks } from "~core/foot/survey/frame";
+import type { Wear } from "~core/foot/wear";
+import { normalDraw, type Random } from "~core/math/random";
+import { footPlace } from "~core/record/footRecords";
+import type { Look } from "~core/record/look";
+import type { Reading } from "~core/record/reading";
+import type { Visit } from "~core/record/visit";
+import type { WatchingRecord } from "~core/record/watching";
+import type { Story } from "./yards";
+
+/** How exactly a practised hand places a mark, mm. */
+const MARK_SD_MM = 0.8;
+
+const half = (mm: number): number => Math.round(2 * mm) / 2;
+
+/** The sole of a foot as it was surveyed: its own marks with the error of a hand, and the walls round it. */
+export function surveyedSole(
+  foot: FootParameters,
+  story: Story | undefined,
+  random: Random,
+): Pick<Reading, "sole" | "walls" | "sulcusDepthMm" | "side"> {
+  const flared =
+    story === "one-sided flare" && foot.limb === "LF"
+      ? { ...foot, lateralWiderMm: foot.lateralWiderMm + 9 }
+      : foot;
+  const marks: SolarMarks = {};
+  for (const [mark, [x, y]] of Object.entries(soleLandmarks(flared))) {
+    const onMidline = mark === "sulcusBack" || mark === "sulcusFront";
+    marks[mark as keyof SolarMarks] = {
+      x: onMidline ? 0 : normalDraw(random, x, MARK_SD_MM),
+      y: mark === "sulcusBack" ? 0 : normalDraw(random, y, MARK_SD_MM),
+    };
+  }
+  const wall = wallThickness(foot);
+  const k = sizeFactor(foot);
+  const flare = Math.max(0, foot.dishDeg * 0.9) + Math.max(0, foot.toeRunMm * 0.25);
+  const vary = (mm: number) => Math.max(1, half(normalDraw(random, mm, 0.4)));
+  const { toe, medial, lateral } = foot.wallAboveSoleMm;
+  const thin = story === "thin soles" && isFore(foot.limb);
+  return {
+    sole: recordOfMarks(marks, "calliper"),
+    walls: {
+      toe: {
+        thickness: vary(wall.toe + flare),
+        above: Math.max(0, vary(Math.max(1, toe))),
+        whiteLine: vary(3 + flare * 0.3),
+      },
+      toeQuarterMedial: { thickness: vary(wall.toe * 0.96 + flare / 2) },
+      toeQuarterLateral: { thickness: vary(wall.toe * 0.96 + flare / 2) },
+      quarterMedial: { thickness: vary(wall.quarter) },
+      quarterLateral: {
+        thickness: vary(wall.quarter + (story === "one-sided flare" && foot.limb === "LF" ? 4 : 0)),
+      },
+      heelMedial: { thickness: vary(wall.heel), above: Math.max(0, vary(Math.max(1, medial))) },
+      heelLateral: { thickness: vary(wall.heel), above: Math.max(0, vary(Math.max(1, lateral))) },
+    },
+    sulcusDepthMm: half(normalDraw(random, (thin ? 8 : 14) * k, 0.6)),
+    side: {
+      heelAngle: { value: half(foot.heelAngleDeg), source: "gauge" },
+      dish: { value: half(foot.dishDeg), source: "gauge" },
+    },
+  };
+}
+
+interface Place {
+  visit: Pick<Visit, "id" | "horseId" | "date">;
+  limb: Limb;
+}
+
+/** How the foot was seen to land and leave: on its taller side, over the toe or the quarter that its limb leans to. */
+export function watchedFoot({ visit, limb }: Place, foot: FootParameters, random: Random): WatchingRecord {
+  const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
+  const side = Math.abs(difference) > 4 ? Math.sign(difference) * 42 : 4 * (random() - 0.5);
+  const leaves = Math.max(-40, Math.min(40, Math.round(normalDraw(random, foot.limbDeviationDeg * 4, 3))));
+  const place = footPlace("watchings", visit, limb, "before");
+  return {
+    ...(place as Pick<WatchingRecord, "id" | "visitId" | "horseId" | "limb" | "moment" | "date">),
+    deviation: {},
+    hairline: {},
+    toeDirection:
+      foot.limbDeviationDeg > 2.2 ? "toe-out" : foot.limbDeviationDeg < -2.2 ? "toe-in" : "straight",
+    base: "under the limb",
+    slide: "none",
+    flight: "straight",
+    lands: [Math.round(side) + 0, 58],
+    leaves,
+  };
+}
+
+/** The old shoe's wear and what was found, by the horse's story. */
+export function lookedAtFoot(
+  { visit, limb }: Place,
+  watched: WatchingRecord,
+  story: Story | undefined,
+): Look {
+  const side =
+    (watched.lands?.[0] ?? 0) > 20 ? "Lateral" : (watched.lands?.[0] ?? 0) < -20 ? "Medial" : undefined;
+  const toe: Wear = { toe: "worn" };
+  const worn = (on: "Medial" | "Lateral"): Wear => ({
+    ...toe,
+    [`quarter${on}`]: "thin",
+    [`heel${on}`]: "thin",
+    [`toeQuarter${on}`]: "worn",
+  });
+  const wear: Wear =
+    story === "wear mismatch" && limb === "LF"
+      ? worn("Medial")
+      : story === "one-sided wear" && limb === "LH"
+        ? worn("Lateral")
+        : side && story !== "one-sided wear"
+          ? worn(side)
+          : { ...toe, toeQuarterMedial: "worn", toeQuarterLateral: "worn" };
+  const finds: Look["finds"] = {};
+  if (story === "quarter crack" && limb === "RF")
+    finds["crack"] = { kind: "crack", at: [52, 70], note: "12 mm below the hairline" };
+  if (story === "old scar" && limb === "LF")
+    finds["crack"] = { kind: "crack", at: [-30, 108], note: "below the old scar" };
+  return {
+    id: `${visit.id}.${limb}`,
+    visitId: visit.id,
+    horseId: visit.horseId,
+    limb,
+    date: visit.date,
+    wear: wear as Look["wear"],
+    finds,
+  };
+}
+
+/** Surveys are taken at the last visits only, as a round that has begun to survey would have them. */
+export const isSurveyed = (days: readonly IsoDate[], date: IsoDate): boolean => days.slice(-3).includes(date);

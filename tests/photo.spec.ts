@@ -1,0 +1,207 @@
+import type { Page } from "@playwright/test";
+import { SURVEY_MARKS } from "~core/foot/survey/marks";
+import type { Vector } from "~core/geometry/vector";
+import type { MarkedPhoto } from "~core/photo/readPhoto";
+import { SIDE_MARKS, type PhotoView } from "~core/photo/views";
+import { photograph } from "./photoFile";
+import { expect, field, openVisit, test, TODAY } from "./round";
+
+const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey?foot=LF`;
+const INPUTS: Record<string, string> = {
+  sole: "Take or choose: sole",
+  side: "Take or choose: from the outside",
+};
+
+/** Opens the photographs of the left fore and takes one. */
+async function take(
+  page: Page,
+  view: PhotoView,
+  file: Parameters<ReturnType<Page["locator"]>["setInputFiles"]>[0],
+) {
+  await page.goto(`${SURVEY}&way=photo`);
+  await page.locator(`input[aria-label="${INPUTS[view] ?? ""}"]`).setInputFiles(file);
+}
+
+/** Taps the true places of all corners and marks, one after the other, as the prompts ask. */
+async function markAll(page: Page, truth: MarkedPhoto, marks: readonly string[], tap = false) {
+  const pane = page.locator(".picture-svg");
+  await expect(pane).toBeVisible();
+  await pane.scrollIntoViewIfNeeded();
+  const corners = truth.scale.kind === "card" ? truth.scale.corners : [];
+  const places = [...corners, ...marks.map((mark) => truth.points[mark] as Vector)];
+  for (const [index, at] of places.entries()) {
+    await expect(page.getByRole("region", { name: "Next mark" })).toContainText(
+      `${index + 1} of ${places.length}`,
+    );
+    const box = await pane.boundingBox();
+    if (!box) throw new Error("no picture");
+    const scale = Math.min(box.width / truth.width, box.height / truth.height);
+    const x = box.x + (box.width - truth.width * scale) / 2 + at[0] * scale;
+    const y = box.y + (box.height - truth.height * scale) / 2 + at[1] * scale;
+    if (tap) await page.touchscreen.tap(x, y);
+    else await page.mouse.click(x, y);
+  }
+}
+
+const numberOf = async (page: Page, name: string): Promise<number> =>
+  Number.parseFloat(
+    (
+      await page
+        .getByRole("table", { name: "What the picture says" })
+        .getByRole("row", { name })
+        .locator("td")
+        .first()
+        .innerText()
+    ).replace("−", "-"),
+  );
+
+test("a side view by photograph: marked by prompt, read true, nudged by a tenth, kept, and in the export", async ({
+  page,
+}) => {
+  const { file, truth, foot } = photograph("side", "LF", { dorsalAngleDeg: 47, dishDeg: 3 });
+  await openVisit(page, "survey");
+  await take(page, "side", file);
+  await markAll(page, truth, SIDE_MARKS);
+  await expect(page.getByText("All marks placed.")).toBeVisible();
+  await expect(page.getByRole("region", { name: "How far this picture can be trusted" })).toContainText(
+    "Square enough: slant",
+  );
+  expect(Math.abs((await numberOf(page, "Dorsal angle")) - foot.dorsalAngleDeg)).toBeLessThan(0.8);
+  expect(Math.abs((await numberOf(page, "Toe length")) - foot.toeLengthMm)).toBeLessThan(1.6);
+  await expect(page.getByRole("row", { name: /Dorsal angle/ })).toContainText("±");
+
+  const before = await numberOf(page, "Dorsal angle");
+  const mark = page.getByRole("button", { name: "Wall, high", exact: true }).first();
+  await mark.focus();
+  for (let step = 0; step < 3; step++) await page.keyboard.press("Shift+ArrowLeft");
+  await expect.poll(async () => Math.abs((await numberOf(page, "Dorsal angle")) - before)).toBeGreaterThan(1);
+  const after = await numberOf(page, "Dorsal angle");
+  await expect(page.getByRole("status").first()).toContainText("Kept");
+
+  await page.goto(SURVEY);
+  await expect(field(page, "Dorsal angle")).toHaveValue(String(after));
+  await expect(page.getByRole("button", { name: "Dorsal angle taken by photo; change" })).toBeVisible();
+  await page.goto(`${SURVEY}&way=photo`);
+  await expect(
+    page.getByRole("button", { name: "Open the photograph: From the outside, left fore" }),
+  ).toContainText("14 of 14 marks");
+
+  await page.goto("/files");
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: /Back up/ }).click();
+  const chunks: Buffer[] = [];
+  for await (const chunk of await (await download).createReadStream()) chunks.push(chunk as Buffer);
+  const backup = JSON.parse(Buffer.concat(chunks).toString()) as {
+    records: { photos: { pictureId: string }[]; pictures: { id: string; data: string }[] };
+  };
+  expect(backup.records.photos).toHaveLength(1);
+  expect(
+    backup.records.pictures.find(({ id }) => id === backup.records.photos[0]?.pictureId)?.data.length,
+  ).toBeGreaterThan(10_000);
+});
+
+test("what was taken by gauge outranks the picture; a mark can be placed again and everything follows", async ({
+  page,
+}) => {
+  const { file, truth, foot } = photograph("side");
+  await openVisit(page, "survey");
+  await field(page, "Dorsal angle").fill("44");
+  await field(page, "Dorsal angle").press("Enter");
+  await expect(page.getByRole("status").first()).toContainText("Kept");
+  await take(page, "side", file);
+  await markAll(page, truth, SIDE_MARKS);
+  await page.getByText("Marks", { exact: true }).click();
+  await page
+    .getByRole("listitem")
+    .filter({ hasText: "Hairline at the toe" })
+    .getByRole("button", { name: "place again" })
+    .click();
+  await expect(page.getByRole("region", { name: "Next mark" })).toContainText("Hairline at the toe");
+  await expect(page.getByRole("status").first()).toContainText("Kept");
+  await page.goto(SURVEY);
+  await expect(field(page, "Dorsal angle")).toHaveValue("44");
+  await expect(field(page, "Toe length")).toHaveValue(String(Math.round(foot.toeLengthMm)));
+});
+
+test("the other foot's picture is suspected from its marks, and can be changed over", async ({ page }) => {
+  const { file, truth } = photograph("sole", "RF");
+  await openVisit(page, "survey");
+  await take(page, "sole", file);
+  await markAll(page, truth, SURVEY_MARKS);
+  const question = page.getByRole("group", { name: "A question" });
+  await expect(question).toContainText("other foot of the pair");
+  await question.getByRole("button", { name: "Change inside and outside over" }).click();
+  await expect(question).toBeHidden();
+});
+
+test("a file that is no picture, a damaged one and a phone's own format are said, and nothing is kept", async ({
+  page,
+}) => {
+  await openVisit(page, "survey");
+  const said = page.getByRole("alert");
+  await take(page, "sole", {
+    name: "foot.txt",
+    mimeType: "image/jpeg",
+    buffer: Buffer.from("<script>alert(1)</script>"),
+  });
+  await expect(said).toContainText("not a picture that can be read");
+  await take(page, "sole", {
+    name: "foot.heic",
+    mimeType: "image/heic",
+    buffer: Buffer.from("\0\0\0\x18ftypheic\0\0\0\0mif1heic", "latin1"),
+  });
+  await expect(said).toContainText("most compatible");
+  const { file } = photograph("sole");
+  await take(page, "sole", { ...file, buffer: file.buffer.subarray(0, 4000) });
+  await expect(said).toContainText("damaged or cut off");
+  await expect(page.getByRole("button", { name: /Open the photograph/ })).toHaveCount(0);
+});
+
+test("the simulated camera takes a picture that is called simulated; the wheel zooms, the loupe follows", async ({
+  page,
+}) => {
+  await openVisit(page, "survey");
+  await page.goto(`${SURVEY}&way=photo`);
+  await page
+    .getByRole("region", { name: "Sole", exact: true })
+    .getByRole("button", { name: "Simulated camera" })
+    .click();
+  await expect(page.getByText("simulated: no real foot")).toBeVisible({ timeout: 60_000 });
+  const pane = page.locator(".picture-svg");
+  await expect(pane).toBeVisible();
+  const whole = await pane.getAttribute("viewBox");
+  await pane.hover();
+  await page.mouse.wheel(0, -400);
+  await expect(pane).not.toHaveAttribute("viewBox", whole ?? "");
+  await page.getByRole("button", { name: "Show the whole picture" }).click();
+  await expect(pane).toHaveAttribute("viewBox", whole ?? "");
+  const box = await pane.boundingBox();
+  if (!box) throw new Error("no picture");
+  await page.mouse.click(box.x + box.width * 0.6, box.y + box.height * 0.3);
+  await expect(page.locator(".loupe")).toBeVisible();
+});
+
+test("the scale card is drawn at its true size, with a ruler to check the print by", async ({ page }) => {
+  await page.goto("/card");
+  const card = await page.getByRole("img", { name: "Scale card: a square of 80 mm" }).boundingBox();
+  const ruler = await page.getByRole("img", { name: "Check ruler of 100 mm" }).boundingBox();
+  expect(((card?.width ?? 0) * 25.4) / 96).toBeCloseTo(96, 1);
+  expect(((ruler?.width ?? 0) * 25.4) / 96).toBeCloseTo(104, 1);
+});
+
+test.describe("by touch", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test("a sole surveyed by photograph at 390 px: marks tapped, survey and halves there", async ({ page }) => {
+    const { file, truth, foot } = photograph("sole", "LF", { curlMm: { medial: 5, lateral: 0 } });
+    await openVisit(page, "survey");
+    await take(page, "sole", file);
+    await markAll(page, truth, SURVEY_MARKS, true);
+    expect(Math.abs((await numberOf(page, "Width")) - foot.widthMm)).toBeLessThan(2.5);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+    await page.getByRole("button", { name: "‹ All photographs" }).tap();
+    await page.goto(SURVEY);
+    await expect(page.getByRole("region", { name: "Readings" })).toContainText("Heels ahead, inside");
+    await expect(page.getByText("halves as surveyed")).toBeVisible();
+  });
+});
