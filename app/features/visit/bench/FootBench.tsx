@@ -38,7 +38,7 @@ import { LensBar, lensesOf } from "./LensBar";
 import { MarksEntry } from "./MarksEntry";
 import { useCalliper } from "./useCalliper";
 import { useLane } from "./useLane";
-import { useLive } from "./useLive";
+import { useLive } from "../useLive";
 import { WallsEntry } from "./WallsEntry";
 import { WayTabs, wayOf } from "./WayTabs";
 import "./bench.css";

@@ -11,7 +11,7 @@ import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Photo } from "~core/record/photo";
 import type { Result } from "~core/result";
 import type { StageContext } from "../stageContext";
-import { useLive } from "../bench/useLive";
+import { useLive } from "../useLive";
 
 /** Names of the four corners and of the two ends of a scale, beside the view's own marks. */
 export const CORNERS = ["card 1", "card 2", "card 3", "card 4"] as const;

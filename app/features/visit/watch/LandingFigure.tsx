@@ -8,13 +8,20 @@ import { soleFigure } from "~core/foot/parametric/figure";
 import { sizeFactor } from "~core/foot/parametric/parameters";
 import { distance, type Vector } from "~core/geometry/vector";
 import { useWording } from "~app/ui/useWording";
+import { useLive } from "../useLive";
 
 interface LandingFigureProps {
   limb: Limb;
   watching: Watching | undefined;
   name: string;
-  onLands: (at: Vector) => void;
-  onLeaves: (deg: number) => void;
+  /** Keeps what was tapped or dragged; `was` is what it started from. */
+  onKeep: (was: Seen, now: Seen) => Promise<unknown>;
+}
+
+/** What this figure is for. */
+export interface Seen {
+  lands: Vector | undefined;
+  leaves: number | undefined;
 }
 
 const MIDDLE: Vector = [0, 63];
@@ -29,7 +36,7 @@ const KEYS: Record<string, Vector> = {
 };
 
 /** A small foot seen from above, toe up: tap where it lands, drag from the middle the way it leaves. */
-export function LandingFigure({ limb, watching, name, onLands, onLeaves }: LandingFigureProps) {
+export function LandingFigure({ limb, watching, name, onKeep }: LandingFigureProps) {
   const wording = useWording();
   const ids = useId();
   const svg = useRef<SVGSVGElement>(null);
@@ -43,8 +50,11 @@ export function LandingFigure({ limb, watching, name, onLands, onLeaves }: Landi
   const back = ([x, y]: Vector): Vector => [lateral * x, -y];
   const own = (text: string) =>
     text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
-  const lands = watching?.lands;
-  const leaves = drag ? leavingOf(drag) : watching?.leaves;
+  const live = useLive<Seen>({ lands: watching?.lands, leaves: watching?.leaves }, onKeep);
+  const { lands } = live.value;
+  const leaves = drag ? leavingOf(drag) : live.value.leaves;
+  const onLands = (to: Vector) => live.move((now) => ({ ...now, lands: to }), true);
+  const onLeaves = (deg: number) => live.move((now) => ({ ...now, leaves: deg }), true);
   const said = [
     lands && `lands ${own(landingOf(lands).word)}${landingOf(lands).word === "flat" ? "" : " first"}`,
     leaves !== undefined && `leaves ${own(leavingWord(leaves))}`,

@@ -17,6 +17,7 @@ import {
 import { pairOf } from "~core/foot/limb";
 import { WALL_PLACE_NAMES } from "~core/foot/survey/walls";
 import { wearAgreement } from "~core/foot/wear";
+import { sameValue } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment } from "~core/record/reading";
 import type { WatchingRecord } from "~core/record/watching";
@@ -25,7 +26,7 @@ import { NoteField } from "../NoteField";
 import { Onward } from "../Onward";
 import type { StageContext } from "../stageContext";
 import { Choice } from "./Choice";
-import { LandingFigure } from "./LandingFigure";
+import { LandingFigure, type Seen } from "./LandingFigure";
 import "./watch.css";
 
 /** Standing and moving, foot by foot: what is seen is tapped, not written. */
@@ -44,6 +45,19 @@ export function WatchStage(context: StageContext) {
         now,
         label: `${wording.limb(limb)} watched`,
       }),
+    );
+  const keepSeen = (moment: Moment, was: Seen, now: Seen) =>
+    save(
+      ...(["lands", "leaves"] as const)
+        .filter((key) => !sameValue(was[key], now[key]))
+        .map((key) =>
+          footEdit(footPlace("watchings", visit, limb, moment), "watchings", foot.watching[moment], {
+            path: [key],
+            was: was[key],
+            now: now[key],
+            label: `${wording.limb(limb)} watched`,
+          }),
+        ),
     );
   const seen = foot.watching.before;
   const setVisit = (path: "surface" | "gait", now: string | undefined) =>
@@ -69,15 +83,13 @@ export function WatchStage(context: StageContext) {
             limb={limb}
             name="before the work"
             watching={seen}
-            onLands={(at) => change("before", ["lands"], at)}
-            onLeaves={(deg) => change("before", ["leaves"], deg)}
+            onKeep={(was, now) => keepSeen("before", was, now)}
           />
           <LandingFigure
             limb={limb}
             name="after the work"
             watching={foot.watching.after}
-            onLands={(at) => change("after", ["lands"], at)}
-            onLeaves={(deg) => change("after", ["leaves"], deg)}
+            onKeep={(was, now) => keepSeen("after", was, now)}
           />
         </div>
         <Choice

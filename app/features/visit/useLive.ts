@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { session } from "~app/data/session";
 import { sameValue } from "~core/record/edit";
 
 interface Live<T> {
@@ -7,11 +8,15 @@ interface Live<T> {
   sent: T;
 }
 
+/** Longest wait for a kept value to come back from the store before the store is believed, ms. */
+const WAIT_MS = 3000;
+
 /**
  * A value that is moved by hand: shown at once, kept when it comes to rest. Quick steps one after the other (arrow
- * keys) are kept as one edit that starts from what was last sent, so that they never run over themselves.
+ * keys) are kept as one edit that starts from what was last sent, so that they never run over themselves. It is let go
+ * of only when the store shows the same; one that could not be kept stays on the screen.
  */
-export function useLive<T>(stored: T, keep: (was: T, now: T) => Promise<unknown>, restMs = 300) {
+export function useLive<T>(stored: T, keep: (was: T, now: T) => Promise<unknown>, restMs = 120) {
   const [live, setLive] = useState<Live<T> | undefined>(undefined);
   const latest = useRef({ live, stored, keep });
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
@@ -22,16 +27,23 @@ export function useLive<T>(stored: T, keep: (was: T, now: T) => Promise<unknown>
     latest.current = { ...latest.current, live: next };
     setLive(next);
   }, []);
+  const arrived = live !== undefined && sameValue(live.value, live.sent) && sameValue(live.value, stored);
+  useEffect(() => {
+    if (!arrived) return undefined;
+    const soon = setTimeout(() => put(undefined));
+    return () => clearTimeout(soon);
+  }, [arrived, put]);
   const settle = useCallback(() => {
     clearTimeout(timer.current);
     const now = latest.current.live;
     if (!now || sameValue(now.value, now.sent)) return;
-    const value = now.value;
-    const kept = latest.current.keep(now.sent, value);
-    put({ value, sent: value });
+    const sent: Live<T> = { value: now.value, sent: now.value };
+    const kept = latest.current.keep(now.sent, now.value);
+    put(sent);
     void kept.then(() => {
-      const after = latest.current.live;
-      if (after && sameValue(after.value, value)) put(undefined);
+      setTimeout(() => {
+        if (latest.current.live === sent && session.saveState().kind !== "failed") put(undefined);
+      }, WAIT_MS);
     });
   }, [put]);
   useEffect(() => settle, [settle]);
