@@ -10,6 +10,7 @@ export default [
     route("files", "routes/files.tsx"),
     route("cautions", "routes/cautions.tsx"),
     route("settings", "routes/settings.tsx"),
+    route("settings/reading", "routes/foot-rules.tsx"),
     route("*", "routes/not-found.tsx"),
   ]),
   route("visits/:visitId", "routes/visit.tsx", [

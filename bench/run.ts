@@ -8,7 +8,14 @@ import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { chromium, type Page } from "@playwright/test";
 import { NO_CUT, predictTrim } from "~core/trim/predict";
+import { readLateral, type LateralPoints } from "~core/foot/lateral";
+import { LIMBS } from "~core/foot/limb";
 import { fitFoot, ordinaryFoot } from "~core/foot/parametric/fit";
+import { sideLandmarks, soleLandmarks } from "~core/foot/parametric/landmarks";
+import { readSurvey } from "~core/foot/survey/survey";
+import { normalDraw, seededRandom } from "~core/math/random";
+import { readSidePhoto } from "~core/photo/readPhoto";
+import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
 import { trimFootOf } from "~core/foot/parametric/parameters";
 import { CHROMIUM } from "../playwright.config";
 import { serve } from "../scripts/serve.mjs";
@@ -88,6 +95,143 @@ function timePrediction(): number {
   return median(runs);
 }
 
+/** A surveyed foot's marks: survey, outline, ratios and findings worked out anew for each small move, ms. */
+function timeSurvey(): number {
+  const foot = ordinaryFoot("LF", { kind: "horse", massKg: 500 });
+  const marks = soleLandmarks(foot);
+  const runs = Array.from({ length: 200 }, (_, run) => {
+    const from = performance.now();
+    readSurvey({ ...marks, toe: [0, marks.toe[1] + run / 100] }, "LF");
+    return performance.now() - from;
+  });
+  return median(runs);
+}
+
+/** Accuracy on simulated photographs with exact marks: the worst of what the tests hold to, as parts of their bounds. */
+function photoAccuracy() {
+  const random = seededRandom(99);
+  const worst = { flatDeg: 0, flatMm: 0, offDeg: 0, offMm: 0 };
+  let [inside, all] = [0, 0];
+  const handSd: number[] = [];
+  for (let run = 0; run < 200; run++) {
+    const base = ordinaryFoot(LIMBS[run % 4] ?? "LF", { kind: "horse", massKg: 400 + random() * 250 });
+    const foot = {
+      ...base,
+      dorsalAngleDeg: base.dorsalAngleDeg + 6 * (random() - 0.5),
+      dishDeg: 4 * random(),
+    };
+    const shared = 1 + 0.06 * Math.max(-2, Math.min(2, normalDraw(random, 0, 1)));
+    const scene = sceneOf(foot, "side", { heel: shared, hairlineHeel: shared + 0.03 * (random() - 0.5) });
+    const picture = (slantDeg: number) =>
+      truthInPicture(
+        scene,
+        aimAt(scene, {
+          slantDeg,
+          azimuthDeg: 360 * random(),
+          rollDeg: 10 * (random() - 0.5),
+          distanceMm: 1500 + 1000 * random(),
+          focal35: 120,
+          width: 4000,
+          height: 3000,
+        }),
+        true,
+      );
+    const truth = readLateral(sideLandmarks(foot, "lateral") as unknown as LateralPoints);
+    const at = (slantDeg: number, handSdMm: number) => {
+      const read = readSidePhoto(picture(slantDeg), handSdMm);
+      if (!read.ok || !read.value.reading) throw new Error("no reading");
+      return { reading: read.value.reading, bands: read.value.bands };
+    };
+    if (!truth.ok) throw new Error("no truth");
+    const steep = at(30 * random(), 0).reading;
+    const square = at(10 * random(), 0).reading;
+    const slanted = at(20 * random(), 0);
+    const off = (a: number, b: number, key: keyof typeof worst) =>
+      (worst[key] = Math.max(worst[key], Math.abs(a - b)));
+    off(steep.dorsalAngle, truth.value.dorsalAngle, "flatDeg");
+    off(steep.toeLength, truth.value.toeLength, "flatMm");
+    off(square.heelAngle, truth.value.heelAngle, "offDeg");
+    off(square.heelLength, truth.value.heelLength, "offMm");
+    for (const name of ["heelAngle", "hairlineAngle", "heelLength", "bearingLength"] as const) {
+      all += 1;
+      if (Math.abs(slanted.reading[name] - truth.value[name]) <= (slanted.bands[name] ?? 0) + 1e-6)
+        inside += 1;
+    }
+    handSd.push((at(5, 1).bands["dorsalAngle"] ?? 0) / 1.96);
+  }
+  return { ...worst, inside: inside / all, handSd: median(handSd) };
+}
+
+/** Drags the toe's mark to and fro; ms from each pointer event to the drawing and the ledger laid out anew. */
+const dragging = (page: Page, count: number): Promise<number[]> =>
+  page.evaluate(async (times) => {
+    const field = document.querySelector<SVGRectElement>(".handle-field");
+    const mark = document.querySelector<SVGGElement>('[data-mark="toe"] .handle-dot');
+    const outline = document.querySelector(".picture-sole .horn");
+    if (!field || !mark || !outline) throw new Error("no marks on this page");
+    const box = mark.getBoundingClientRect();
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const send = (type: string, dy: number) =>
+      field.dispatchEvent(
+        new PointerEvent(type, {
+          bubbles: true,
+          pointerId: 1,
+          clientX: x,
+          clientY: y + dy,
+          pointerType: "mouse",
+        }),
+      );
+    field.setPointerCapture = () => undefined;
+    send("pointerdown", 0);
+    send("pointermove", 8);
+    const taken: number[] = [];
+    for (let index = 0; index < times; index++) {
+      const before = outline.getAttribute("d");
+      const from = performance.now();
+      send("pointermove", 10 + (index % 2) * 6 + index / 50);
+      while (outline.getAttribute("d") === before) await Promise.resolve();
+      document.querySelector(".ledger")?.getBoundingClientRect();
+      outline.getBoundingClientRect();
+      taken.push(performance.now() - from);
+      await new Promise((next) => setTimeout(next, 15));
+    }
+    return taken;
+  }, count);
+
+/** A 12-megapixel JPEG chosen as a photograph: ms until it can be marked, and the longest that the page stood still. */
+async function chooseLargePicture(page: Page): Promise<{ readyMs: number; frozenMs: number }> {
+  const jpeg = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(4000, 3000);
+    const context = canvas.getContext("2d");
+    if (!context) throw new Error("no canvas");
+    for (let index = 0; index < 3000; index++) {
+      context.fillStyle = `hsl(${(index * 47) % 360} 30% ${30 + (index % 40)}%)`;
+      context.fillRect((index * 613) % 4000, (index * 419) % 3000, 90, 70);
+    }
+    const blob = await canvas.convertToBlob({ type: "image/jpeg", quality: 0.92 });
+    return [...new Uint8Array(await blob.arrayBuffer())];
+  });
+  await page.evaluate(() => {
+    const watch = { last: performance.now(), worst: 0 };
+    (globalThis as unknown as { watch: typeof watch }).watch = watch;
+    setInterval(() => {
+      const now = performance.now();
+      watch.worst = Math.max(watch.worst, now - watch.last - 10);
+      watch.last = now;
+    }, 10);
+  });
+  const from = performance.now();
+  await page
+    .locator('input[aria-label="Take or choose: sole"]')
+    .setInputFiles({ name: "large.jpg", mimeType: "image/jpeg", buffer: Buffer.from(jpeg) });
+  await page.locator(".picture-svg image").waitFor();
+  const readyMs = performance.now() - from;
+  const frozenMs = await page.evaluate(
+    () => (globalThis as unknown as { watch: { worst: number } }).watch.worst,
+  );
+  return { readyMs, frozenMs };
+}
+
 console.log("Building the application and the empty page …");
 build(".");
 build("bench/empty");
@@ -119,6 +263,16 @@ try {
   await page.getByRole("button", { name: "On to Survey" }).click();
   await page.locator(".pictures svg").first().waitFor();
   const redraw = await keystrokes(page, KEYSTROKES);
+  const survey = new URL(page.url());
+  await page.goto(`${survey.origin}${survey.pathname}?foot=LF&way=marks`);
+  await page.locator('[data-mark="toe"]').waitFor();
+  await page.waitForTimeout(500);
+  const drags = (await dragging(page, 120)).sort((a, b) => a - b);
+  await page.goto(`${survey.origin}${survey.pathname}?foot=LF&way=photo`);
+  await page.locator('input[aria-label="Take or choose: sole"]').waitFor({ state: "attached" });
+  await page.waitForTimeout(500);
+  const large = await chooseLargePicture(page);
+  const photo = photoAccuracy();
 
   const fresh = await (await browser.newContext({ serviceWorkers: "block" })).newPage();
   const emptyBytes = await scriptBytes(fresh, empty.address, "bench/empty/build/client");
@@ -130,6 +284,16 @@ try {
     ["opening a horse with two years of visits, median", median(horse), 200, "ms"],
     ["Today with the demo round, median", median(today), 300, "ms"],
     ["demo round loaded from nothing", demoMs, 5000, "ms"],
+    ["dragging a mark: survey, ledger, findings, median", median(drags), 16, "ms"],
+    ["dragging a mark, 95th percentile", drags[Math.floor(drags.length * 0.95)] ?? Number.NaN, 33, "ms"],
+    ["12-megapixel picture ready to mark", large.readyMs, 2000, "ms"],
+    ["page standing still meanwhile, longest", large.frozenMs, 200, "ms"],
+    ["photo, marks in the card's plane to 30 deg: worst angle", photo.flatDeg, 0.1, "deg"],
+    ["photo, marks in the card's plane to 30 deg: worst length", photo.flatMm, 0.3, "mm"],
+    ["photo, marks off the plane to 10 deg: worst angle", photo.offDeg, 1, "deg"],
+    ["photo, marks off the plane to 10 deg: worst length", photo.offMm, 2, "mm"],
+    ["photo to 20 deg: outside the stated band", 1 - photo.inside, 0.1, "of cases"],
+    ["sole survey from its marks, median", timeSurvey(), 0.5, "ms"],
     ["prediction of a cut, median", timePrediction(), 0.05, "ms"],
     ["script of the first screen against the empty page", appBytes / emptyBytes, 1.3, "times"],
   ];
@@ -140,6 +304,9 @@ try {
     );
   console.log(
     `\nfor information: ${Math.round(appBytes / 1000)} kB of gzipped script on Today, ${Math.round(emptyBytes / 1000)} kB on the empty page`,
+  );
+  console.log(
+    `for information: 1 mm of hand on every mark is ${photo.handSd.toFixed(2)} deg of spread (sd) in the dorsal angle`,
   );
   if (rows.some(([, measured, bound]) => !(measured <= bound))) process.exitCode = 1;
 } finally {

@@ -10,6 +10,7 @@ const SCREENS = [
   "/files",
   "/cautions",
   "/settings",
+  "/settings/reading",
   `${VISIT}/arrive`,
   `${VISIT}/watch`,
   `${VISIT}/read`,

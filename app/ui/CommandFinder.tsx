@@ -40,6 +40,8 @@ export default function CommandFinder({ horses, onClose, onHelp }: FinderProps) 
       go("Files: back up, restore, export", "/files"),
       go("Cautions", "/cautions"),
       go("Settings", "/settings"),
+      go("How a foot is read: lenses, bounds, rules", "/settings/reading"),
+      go("Print the scale card", "/card", "Action"),
       { id: "undo", name: "Take back the last change", hint: "Ctrl Z", run: () => void undo() },
       { id: "help", name: "Show the shortcuts", hint: "?", run: onHelp },
     ];

@@ -3,6 +3,8 @@ import type { Measured, RearValues, SideValues, Source, FootValues } from "../fo
 import { SIDE_MEASURES } from "../foot/measures";
 import { recordOfMarks } from "../foot/survey/record";
 import type { Limb } from "../foot/limb";
+import type { SolarFrame } from "../foot/survey/frame";
+import type { SolarPoint } from "../geometry/vector";
 import { radians } from "../math/angle";
 import type { SoleRecord } from "../record/reading";
 import { ok, type Issue, type Result } from "../result";
@@ -21,7 +23,12 @@ export interface Filled {
   sole: SoleRecord;
   side: SideValues;
   rear: RearValues;
+  /** Edge of the live sole as traced, solar frame, mm, medial heel round the toe to lateral heel. */
+  trace: [number, number][];
 }
+
+/** Points of a traced edge are named by this and their number. */
+export const TRACE = "trace ";
 
 /** What a picture says: the parts it fills, each number with its band, and what is wrong with its marks. */
 export interface PhotoReading {
@@ -76,9 +83,10 @@ export function fillFromPhoto(
       };
     }
     const values = survey.width === undefined ? now.values : put(now.values, "width", survey.width);
+    const trace = frame ? tracedEdge(photo, found.value.photo, frame) : [];
     return ok({
       photo: found.value.photo,
-      filled: { ...now, sole, values },
+      filled: { ...now, sole, values, trace: trace.length > 0 ? trace : now.trace },
       numbers: numbersOf(bands, [
         ["Width", survey.width, "mm", "width"],
         ["Sulcus", survey.sulcus, "mm", "sulcus"],
@@ -143,6 +151,16 @@ export function fillFromPhoto(
     bands,
     issues,
   });
+}
+
+/** The traced points in the solar frame, in order round the toe whatever the order in which they were tapped. */
+function tracedEdge(photo: MarkedPhoto, made: TruePhoto, frame: SolarFrame): [number, number][] {
+  const points = Object.entries(photo.points).flatMap(([name, at]) =>
+    name.startsWith(TRACE) && at ? [frame.toSolar(made.toMm(at))] : [],
+  );
+  const middle = points.reduce((sum, [, y]) => sum + y / points.length, 0);
+  const round = ([x, y]: SolarPoint) => Math.atan2(x, y - middle);
+  return points.sort((a, b) => round(a) - round(b)).map(([x, y]) => [tidy(x), tidy(y)]);
 }
 
 function numbersOf(

@@ -49,8 +49,8 @@ export interface TruePhoto {
   camera?: CameraPlace;
   /** True where marks off the plane were moved to where they are; else they carry their whole error. */
   corrected: boolean;
-  /** Card millimetres back to the picture, for drawing over it. */
-  toPicture: (mm: Vector) => ImagePoint;
+  /** A point of the picture in the card's plane, mm. */
+  toMm: (point: ImagePoint) => Vector;
 }
 
 /** Without a camera's place a mark off the plane is taken to be seen from this far, mm, at the card's slant. */
@@ -86,13 +86,13 @@ export function truePhoto(photo: MarkedPhoto, k: number): Result<TruePhoto> {
       scale: "two-point",
       word: "weak",
       corrected: false,
-      toPicture: scaled.value.toPicture,
+      toMm: scaled.value.toMm,
     });
   }
   const { widthMm, heightMm, corners } = photo.scale;
   const rectified = rectifyCard({ width: widthMm, height: heightMm, corners });
   if (!rectified.ok) return rectified;
-  const { homography, slantDeg, residualMm, toMm, toPicture } = rectified.value;
+  const { homography, slantDeg, residualMm, toMm } = rectified.value;
   const camera = cameraPlace(homography as Homography, photo, slantDeg);
   const depths = MARK_DEPTHS[photo.view];
   const marks: TruePhoto["marks"] = {};
@@ -122,7 +122,7 @@ export function truePhoto(photo: MarkedPhoto, k: number): Result<TruePhoto> {
     word: slantWord(slantDeg),
     corrected: camera !== undefined,
     ...(camera && { camera }),
-    toPicture,
+    toMm,
   });
 }
 

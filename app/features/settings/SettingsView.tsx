@@ -1,5 +1,6 @@
 import { Segmented } from "antd";
 import { useId } from "react";
+import { Link } from "react-router";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
 import { CAP_WEEKS, HORSE_USES, type HorseUse } from "~core/constants/due";
@@ -90,6 +91,16 @@ export function SettingsView({ settings }: { settings: Settings }) {
           />
         </div>
       ))}
+      <p>
+        <Link className="link" to="/settings/reading">
+          How a foot is read: your lenses, the bounds, every rule
+        </Link>
+      </p>
+      <p>
+        <Link className="link" to="/card">
+          Print the scale card for photographs
+        </Link>
+      </p>
       <DueSettings settings={settings} />
     </div>
   );

@@ -1,5 +1,9 @@
 import { shortDay } from "~app/ui/days";
 import { FootBoard } from "~app/ui/FootBoard";
+import { useWording } from "~app/ui/useWording";
+import { LIMBS } from "~core/foot/limb";
+import type { Wording } from "~core/units/wording";
+import { lengthInField } from "./bench/measureText";
 import { horseOutlook } from "~core/cycle/horseDue";
 import { cautionsAt } from "~core/caution/cautions";
 import { workInWords } from "~core/cycle/dueWords";
@@ -17,6 +21,8 @@ export function ArriveStage(context: StageContext) {
     (one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date,
   );
   const known = file.readings.filter((reading) => reading.visitId !== visit.id && reading.date <= visit.date);
+  const wording = useWording();
+  const taken = last && lastCuts(file, last.id, wording);
   return (
     <div className="arrive">
       <section className="arrive-brief">
@@ -30,6 +36,12 @@ export function ArriveStage(context: StageContext) {
             <>
               <dt>Told the owner</dt>
               <dd>{last.tell}</dd>
+            </>
+          )}
+          {taken && (
+            <>
+              <dt>Taken off last</dt>
+              <dd>{taken}</dd>
             </>
           )}
           <dt>Work</dt>
@@ -81,4 +93,15 @@ export function ArriveStage(context: StageContext) {
       </div>
     </div>
   );
+}
+
+/** The cuts of the last visit, a foot after the other: "LF toe 6.5, heels 1 / 2.5". */
+function lastCuts(file: StageContext["file"], visitId: string, wording: Wording): string {
+  const say = (mm: number | undefined) =>
+    mm === undefined ? "–" : lengthInField(mm, wording, mm % 1 === 0 ? 0 : 1);
+  return LIMBS.flatMap((limb) => {
+    const cuts = file.trims.find((trim) => trim.visitId === visitId && trim.limb === limb)?.cuts ?? {};
+    if (Object.keys(cuts).length === 0) return [];
+    return [`${limb} toe ${say(cuts.toe)}, heels ${say(cuts.heelMedial)} / ${say(cuts.heelLateral)}`];
+  }).join(" · ");
 }

@@ -6,6 +6,7 @@ import { ordinaryFoot } from "../parametric/fit";
 import { soleLandmarks } from "../parametric/landmarks";
 import { solarFrame, type SolarMarks } from "./frame";
 import { boneOutline, presentOutline, undistortedOutline } from "./outline";
+import { readBounds } from "./boundsText";
 import { footRatios } from "./ratios";
 import { knownSize, marksOf, recordOfMarks, surveyOfRecord } from "./record";
 import { surveySole } from "./survey";
@@ -216,4 +217,22 @@ describe("a survey as it is kept", () => {
     expect(found.issues[0]?.path).toBe("points.heelMedial");
     expect(found.survey.width).toBeCloseTo(FOOT.widthMm, 1);
   });
+});
+
+describe("bounds as they are typed", () => {
+  test.each([
+    ["0.06 / 0.16", [0.06, 0.16]],
+    ["2 5", [2, 5]],
+    ["2,5; 6", [2.5, 6]],
+    ["", undefined],
+  ])("“%s” reads as %j", (text, expected) => {
+    expect(readBounds(text)).toEqual({ ok: true, value: expected });
+  });
+
+  test.each([["5 / 2"], ["3"], ["a / b"], ["-1 / 2"], ["1 / 2 / 3"]])(
+    "“%s” is refused with words",
+    (text) => {
+      expect(readBounds(text).ok).toBe(false);
+    },
+  );
 });

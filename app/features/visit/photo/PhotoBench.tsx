@@ -9,7 +9,7 @@ import { solarFrame } from "~core/foot/survey/frame";
 import { suspectSwap } from "~core/foot/survey/swap";
 import { surveyOfRecord } from "~core/foot/survey/record";
 import { distance, type Vector } from "~core/geometry/vector";
-import { HAND_SD_MM, sidesChanged } from "~core/photo/fill";
+import { HAND_SD_MM, sidesChanged, TRACE } from "~core/photo/fill";
 import { PHOTO_MARKS, PHOTO_VIEW_FACTS, photoMarkFacts } from "~core/photo/views";
 import type { Photo } from "~core/record/photo";
 import { parseLength } from "~core/units/length";
@@ -33,6 +33,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const { marked, reading, place, change, settle } = usePhotoMarks(context, photo);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
+  const [tracing, setTracing] = useState(false);
   const [twoPoint, setTwoPoint] = useState(photo.scale?.kind === "two-point");
   const [scaleText, setScaleText] = useState("");
   const own = (text: string) =>
@@ -54,17 +55,25 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
         find: "An end of something of known length, in the plane of the foot",
         optional: false,
       };
+    if (mark.startsWith(TRACE))
+      return {
+        name: "Edge of the live sole",
+        find: "Tap round its edge, from heel to heel: five points or more",
+        optional: false,
+      };
     const facts = photoMarkFacts(photo.view, mark);
     return { ...facts, name: own(facts.name), find: own(facts.find) };
   };
-  const next = all.find((mark) => !marked.points[mark] && !skipped.includes(mark));
+  const traced = Object.keys(marked.points).filter((name) => name.startsWith(TRACE));
+  const unplaced = all.find((mark) => !marked.points[mark] && !skipped.includes(mark));
+  const next = tracing ? `${TRACE}${traced.length + 1}` : unplaced;
   const scale = scaleOf(marked);
   const pxPerMm = scale
     ? scale.kind === "card"
       ? distance(scale.corners[0], scale.corners[1]) / scale.widthMm
       : distance(scale.a, scale.b) / scale.mm
     : photo.width / 300;
-  const handles = all.flatMap((mark): Handle<string>[] => {
+  const handles = [...all, ...traced].flatMap((mark): Handle<string>[] => {
     const at = marked.points[mark];
     return at ? [{ name: mark, label: factsOf(mark).name, at, known: true }] : [];
   });
@@ -143,7 +152,10 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
           {next ? (
             <>
               <p className="quiet">
-                {handles.length + 1} of {all.length} · tap it on the picture
+                {tracing
+                  ? `${traced.length} points`
+                  : `${handles.length - traced.length + 1} of ${all.length}`}{" "}
+                · tap it on the picture
               </p>
               <p className="photo-next">{factsOf(next).name}</p>
               <p>{factsOf(next).find}</p>
@@ -157,6 +169,11 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
                     Skip this one
                   </button>
                 )}
+                {tracing && (
+                  <button type="button" className="text-button" onClick={() => setTracing(false)}>
+                    The edge is traced
+                  </button>
+                )}
                 {next === CORNERS[0] && !twoPoint && (
                   <button type="button" className="text-button" onClick={() => setTwoPoint(true)}>
                     No card in the picture
@@ -165,7 +182,14 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               </p>
             </>
           ) : (
-            <p className="photo-next">All marks placed. Drag any of them, or use the arrow keys.</p>
+            <>
+              <p className="photo-next">All marks placed. Drag any of them, or use the arrow keys.</p>
+              {photo.view === "sole" && (
+                <button type="button" className="text-button" onClick={() => setTracing(true)}>
+                  {traced.length === 0 ? "Trace the edge of the live sole" : "Add to the traced edge"}
+                </button>
+              )}
+            </>
           )}
           {twoPoint && (
             <label className="photo-scale">

@@ -6,6 +6,7 @@ import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { withPicturesWorker } from "~app/workers/pictures";
 import type { FootParameters } from "~core/foot/parametric/parameters";
+import { TRACE } from "~core/photo/fill";
 import { PHOTO_MARKS, PHOTO_VIEW_FACTS, PHOTO_VIEWS, type PhotoView } from "~core/photo/views";
 import type { Photo } from "~core/record/photo";
 import type { Moment } from "~core/record/reading";
@@ -200,7 +201,7 @@ function TakeButton({
 function PhotoTile({ photo, label, onOpen }: { photo: Photo; label: string; onOpen: () => void }) {
   const { url, missing } = usePicture(photo.pictureId);
   const wanted = PHOTO_MARKS[photo.view].length + CORNERS.length;
-  const placed = Object.keys(photo.points).length;
+  const placed = Object.keys(photo.points).filter((name) => !name.startsWith(TRACE)).length;
   return (
     <button
       type="button"

@@ -24,7 +24,7 @@ interface Marked {
   filled: Filled;
 }
 
-const PARTS = ["values", "sole", "side", "rear"] as const;
+const PARTS = ["values", "sole", "side", "rear", "trace"] as const;
 
 /** The scale that the placed corners or ends make; undefined until all are placed. */
 export function scaleOf({ points, scaleMm }: Pick<Marked, "points" | "scaleMm">): PhotoScale | undefined {
@@ -56,6 +56,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
       sole: reading?.sole ?? {},
       side: reading?.side ?? {},
       rear: reading?.rear ?? {},
+      trace: reading?.trace ?? [],
     },
   };
   const label = `${wording.limb(limb)} ${photo.view} picture`;

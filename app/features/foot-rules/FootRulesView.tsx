@@ -1,0 +1,187 @@
+import { useId } from "react";
+import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useEdits } from "~app/ui/useEdits";
+import { FRONT_LENSES, LENS_FACTS, SIDE_LENSES, type FrontLens, type SideLens } from "~core/balance/lenses";
+import { LEVEL_BOUNDS, type BoundName } from "~core/constants/bounds";
+import { FINDING_RULES } from "~core/foot/findings/find";
+import { lensWords } from "~core/foot/findings/rule";
+import { readBounds, showBounds } from "~core/foot/survey/boundsText";
+import type { Settings } from "~core/record/settings";
+import "./footRules.css";
+
+const BOUND_NAMES = Object.keys(LEVEL_BOUNDS) as BoundName[];
+
+/** How Plumbline reads a foot: the lenses that are aimed by, the bounds between the levels, and every rule. */
+export function FootRulesView({ settings }: { settings: Settings }) {
+  return (
+    <div className="page foot-rules">
+      <header className="page-head">
+        <div>
+          <h1>How a foot is read</h1>
+          <p className="quiet">
+            Every aim, every bound and every rule behind a finding. Bounds are yours to change.
+          </p>
+        </div>
+      </header>
+      <Lenses settings={settings} />
+      <BoundsTable settings={settings} />
+      <section aria-label="Rules">
+        <h2>What is said, and when</h2>
+        <table className="rules-table">
+          <thead>
+            <tr>
+              <th scope="col">When</th>
+              <th scope="col">Then</th>
+              <th scope="col">Speaks for</th>
+            </tr>
+          </thead>
+          <tbody>
+            {FINDING_RULES.map((rule) => (
+              <tr key={rule.id}>
+                <th scope="row">{rule.when}</th>
+                <td>{rule.next}</td>
+                <td className="quiet">{lensWords(rule)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+    </div>
+  );
+}
+
+function Lenses({ settings }: { settings: Settings }) {
+  const { save } = useEdits();
+  const choose = (key: "frontBack" | "side", lens: FrontLens | SideLens) =>
+    void save({
+      table: "settings",
+      id: "settings",
+      path: ["lenses", key],
+      was: settings.lenses[key],
+      now: lens,
+      label: "your lens",
+    });
+  const row = (key: "frontBack" | "side", lens: FrontLens | SideLens) => {
+    const { name, aim, strong, weak } = LENS_FACTS[lens];
+    return (
+      <tr key={lens}>
+        <th scope="row">
+          <label className="lens-radio">
+            <input
+              type="radio"
+              name={key}
+              checked={settings.lenses[key] === lens}
+              onChange={() => choose(key, lens)}
+            />
+            {name}
+          </label>
+        </th>
+        <td>{aim}</td>
+        <td>{strong}</td>
+        <td>{weak}</td>
+      </tr>
+    );
+  };
+  return (
+    <section aria-label="Your lenses">
+      <h2>Your lenses</h2>
+      <p className="quiet">What feet are aimed at where a horse has no lens of its own.</p>
+      <table className="rules-table">
+        <thead>
+          <tr>
+            <th scope="col">Front to back</th>
+            <th scope="col">Aim</th>
+            <th scope="col">Strong when</th>
+            <th scope="col">Weak when</th>
+          </tr>
+        </thead>
+        <tbody>{FRONT_LENSES.map((lens) => row("frontBack", lens))}</tbody>
+        <thead>
+          <tr>
+            <th scope="col">Side to side</th>
+            <th scope="col">Aim</th>
+            <th scope="col">Strong when</th>
+            <th scope="col">Weak when</th>
+          </tr>
+        </thead>
+        <tbody>{SIDE_LENSES.map((lens) => row("side", lens))}</tbody>
+      </table>
+    </section>
+  );
+}
+
+function BoundsTable({ settings }: { settings: Settings }) {
+  const ids = useId();
+  const fields = Object.fromEntries(
+    BOUND_NAMES.map((name): [BoundName, DraftedField<[number, number]>] => [
+      name,
+      {
+        draftKey: `settings/bounds/${name}`,
+        stored: settings.bounds[name],
+        show: showBounds,
+        read: readBounds,
+        edit: (was, now) => ({
+          table: "settings",
+          id: "settings",
+          path: ["bounds", name],
+          was,
+          now,
+          label: `bounds of ${LEVEL_BOUNDS[name].validFor}`,
+        }),
+      },
+    ]),
+  ) as Record<BoundName, DraftedField<[number, number]>>;
+  const { view, type, settle } = useDraftedFields<BoundName, [number, number]>(fields);
+  return (
+    <section aria-label="Bounds">
+      <h2>Steady, drifting, act</h2>
+      <p className="quiet">Up to the first number it is steady, beyond the second it is to be acted on.</p>
+      <table className="rules-table">
+        <thead>
+          <tr>
+            <th scope="col">Of</th>
+            <th scope="col">House</th>
+            <th scope="col">Yours</th>
+            <th scope="col">Source</th>
+          </tr>
+        </thead>
+        <tbody>
+          {BOUND_NAMES.map((name) => {
+            const { value, unit, validFor, source, sure } = LEVEL_BOUNDS[name];
+            const { text, typed, issue } = view(name);
+            return (
+              <tr key={name}>
+                <th scope="row" id={`${ids}-${name}`}>
+                  {validFor} <span className="quiet">{unit}</span>
+                </th>
+                <td className="bounds-house">{showBounds(value)}</td>
+                <td>
+                  <input
+                    className="bounds-input"
+                    aria-labelledby={`${ids}-${name}`}
+                    data-typed={typed}
+                    inputMode="decimal"
+                    placeholder="as the house"
+                    value={text}
+                    aria-invalid={issue !== undefined}
+                    onChange={(event) => type(name, event.target.value)}
+                    onBlur={() => settle(name)}
+                    onKeyDown={(event) => event.key === "Enter" && settle(name)}
+                  />
+                  {issue && (
+                    <p className="ember" role="alert">
+                      {issue.message}
+                    </p>
+                  )}
+                </td>
+                <td className="quiet">
+                  {sure}: {source}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
