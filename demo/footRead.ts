@@ -132,4 +132,4 @@ export function lookedAtFoot(
 }
 
 /** Surveys are taken at the last visits only, as a round that has begun to survey would have them. */
-export const isSurveyed = (days: readonly IsoDate[], date: IsoDate): boolean => days.slice(-3).includes(date);
+export const isSurveyed = (days: readonly IsoDate[], date: IsoDate): boolean => days.slice(-2).includes(date);

@@ -1,8 +1,7 @@
 import type { Page } from "@playwright/test";
 import { SURVEY_MARKS } from "~core/foot/survey/marks";
-import type { Vector } from "~core/geometry/vector";
-import type { MarkedPhoto } from "~core/photo/readPhoto";
 import { SIDE_MARKS, type PhotoView } from "~core/photo/views";
+import { markAll } from "./markPicture";
 import { photograph } from "./photoFile";
 import { expect, field, openVisit, test, TODAY } from "./round";
 
@@ -20,27 +19,6 @@ async function take(
 ) {
   await page.goto(`${SURVEY}&way=photo`);
   await page.locator(`input[aria-label="${INPUTS[view] ?? ""}"]`).setInputFiles(file);
-}
-
-/** Taps the true places of all corners and marks, one after the other, as the prompts ask. */
-async function markAll(page: Page, truth: MarkedPhoto, marks: readonly string[], tap = false) {
-  const pane = page.locator(".picture-svg");
-  await expect(pane).toBeVisible();
-  await pane.scrollIntoViewIfNeeded();
-  const corners = truth.scale.kind === "card" ? truth.scale.corners : [];
-  const places = [...corners, ...marks.map((mark) => truth.points[mark] as Vector)];
-  for (const [index, at] of places.entries()) {
-    await expect(page.getByRole("region", { name: "Next mark" })).toContainText(
-      `${index + 1} of ${places.length}`,
-    );
-    const box = await pane.boundingBox();
-    if (!box) throw new Error("no picture");
-    const scale = Math.min(box.width / truth.width, box.height / truth.height);
-    const x = box.x + (box.width - truth.width * scale) / 2 + at[0] * scale;
-    const y = box.y + (box.height - truth.height * scale) / 2 + at[1] * scale;
-    if (tap) await page.touchscreen.tap(x, y);
-    else await page.mouse.click(x, y);
-  }
 }
 
 const numberOf = async (page: Page, name: string): Promise<number> =>
@@ -196,7 +174,7 @@ test.describe("by touch", () => {
     const { file, truth, foot } = photograph("sole", "LF", { curlMm: { medial: 5, lateral: 0 } });
     await openVisit(page, "survey");
     await take(page, "sole", file);
-    await markAll(page, truth, SURVEY_MARKS, true);
+    await markAll(page, truth, SURVEY_MARKS, { tap: true });
     expect(Math.abs((await numberOf(page, "Width")) - foot.widthMm)).toBeLessThan(2.5);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
     await page.getByRole("button", { name: "‹ All photographs" }).tap();

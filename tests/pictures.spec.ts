@@ -1,4 +1,7 @@
 import type { Page } from "@playwright/test";
+import { SURVEY_MARKS } from "~core/foot/survey/marks";
+import { markAll } from "./markPicture";
+import { photograph } from "./photoFile";
 import { expect, field, openVisit, test, TODAY } from "./round";
 
 const VISIT = `/visits/demo-yard-1-horse-1-${TODAY}`;
@@ -33,6 +36,41 @@ const MEASURES = [
 const measures = (...values: string[]) =>
   Object.fromEntries(MEASURES.map((name, index) => [name, values[index] ?? ""]));
 
+/** The left hind as it was seen to land and leave, and what its shoe and sole told. */
+async function watchAndRead(page: Page) {
+  await page.setViewportSize(DESK);
+  await page.goto(`${VISIT}/read?foot=LH`);
+  for (const place of ["Quarter, outside", "Heel, outside"])
+    await page.getByRole("button", { name: new RegExp(`^${place}`) }).click();
+  const sole = await page.locator(".find-field").boundingBox();
+  if (sole) await page.mouse.click(sole.x + sole.width * 0.6, sole.y + sole.height * 0.35);
+  await page.getByRole("textbox", { name: "Note on bruise" }).fill("a thumb’s breadth, yellow");
+  await take(page, "read");
+  await page.goto(`${VISIT}/watch?foot=LH`);
+  const figure = await page.getByRole("application", { name: /before the work/ }).boundingBox();
+  if (figure) {
+    const at = (x: number, y: number) => [figure.x + figure.width * x, figure.y + figure.height * y] as const;
+    await page.mouse.click(...at(0.3, 0.5));
+    await page.mouse.move(...at(0.5, 0.45));
+    await page.mouse.down();
+    await page.mouse.move(...at(0.32, 0.08), { steps: 3 });
+    await page.mouse.up();
+  }
+  for (const name of ["hard, level", "walk and trot", "twists inwards", "under the limb"])
+    await page.getByRole("button", { name, exact: true }).click();
+  await take(page, "watch");
+}
+
+/** A sole by photograph, half marked. */
+async function photo(page: Page, limb: "RF" | "LH", name: string, size: typeof DESK) {
+  const { file, truth } = photograph("sole", limb, { curlMm: { medial: 4, lateral: 0 } });
+  await page.setViewportSize(size);
+  await page.goto(`${VISIT}/survey?foot=${limb}&way=photo`);
+  await page.locator('input[aria-label="Take or choose: sole"]').setInputFiles(file);
+  await markAll(page, truth, SURVEY_MARKS, { most: 14 });
+  await take(page, name, undefined, size);
+}
+
 test("the main views, from the demo round", async ({ page }) => {
   await openVisit(page, "arrive");
   await take(page, "arrive");
@@ -44,12 +82,33 @@ test("the main views, from the demo round", async ({ page }) => {
   await enter(page, { "Heel, inside": "1", "Heel, outside": "2.5", Toe: "6.5", "Dress the wall": "2" });
   await page.goto(`${VISIT}/recheck`);
   await enter(page, measures("50.5", "52", "89", "29", "32", "120", "129"));
+  await page.goto(`${VISIT}/survey?way=calliper`);
+  const lengths = ["43", "96", "131", "12", "9", "60", "61", "63", "67", "42", "41", "22", "22", "60", "62"];
+  for (const mm of lengths) {
+    await page.locator(".lane-active input").fill(mm);
+    await page.locator(".lane-active input").press("Enter");
+  }
+  await page.goto(`${VISIT}/survey?way=walls`);
+  await enter(page, {
+    "Toe, wall thickness": "14",
+    "Toe quarter, inside, wall thickness": "11",
+    "Toe quarter, outside, wall thickness": "11.5",
+    "Quarter, inside, wall thickness": "9",
+    "Quarter, outside, wall thickness": "9",
+  });
+  await watchAndRead(page);
   await take(page, "today", "/");
   await take(page, "horses", "/horses");
   await take(page, "horse", "/horses/demo-yard-7-horse-1");
   await take(page, "survey", `${VISIT}/survey`);
+  await page.goto(`${VISIT}/survey?way=marks`);
+  await page
+    .getByRole("combobox", { name: "Lay a second lens over it" })
+    .selectOption({ label: "Even halves" });
+  await page.locator('[data-mark="toeQuarterLateral"]').focus();
+  await take(page, "foot-bench");
+  await photo(page, "RF", "photo", DESK);
   await take(page, "trim", `${VISIT}/trim`);
-  await take(page, "recheck", `${VISIT}/recheck`);
   await take(page, "sign-off", `${VISIT}/sign-off`);
   await take(page, "files", "/files");
   await take(page, "cautions", "/cautions");
@@ -60,7 +119,7 @@ test("the main views, from the demo round", async ({ page }) => {
   await take(page, "survey-phone", `${VISIT}/survey?foot=RF`, PHONE);
   await field(page, "Toe length").focus();
   await take(page, "survey-phone", undefined, PHONE);
-  await take(page, "horse-phone", "/horses/demo-yard-7-horse-1", PHONE);
+  await photo(page, "LH", "photo-phone", PHONE);
   await page.goto("/settings");
   await page.getByText("Barn: dark, large").click();
   await take(page, "survey-barn", `${VISIT}/survey`);

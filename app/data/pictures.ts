@@ -4,17 +4,7 @@ import type { ReadyPicture } from "../workers/pictures.worker";
 import { ok, type Result } from "~core/result";
 import { session } from "./session";
 
-const CHUNK = 0x8000;
-
-/** Bytes as base64, in pieces small enough for a call. */
-export function base64Of(bytes: Uint8Array): string {
-  let text = "";
-  for (let at = 0; at < bytes.length; at += CHUNK)
-    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
-  return btoa(text);
-}
-
-export interface KeptPicture extends Omit<ReadyPicture, "bytes" | "type"> {
+export interface KeptPicture extends Omit<ReadyPicture, "data" | "type"> {
   pictureId: string;
 }
 
@@ -27,9 +17,9 @@ export async function keepPicture(file: Blob): Promise<Result<KeptPicture>> {
     (remote) => remote.prepare(file) as Promise<Result<ReadyPicture>>,
   );
   if (!ready.ok) return ready;
-  const { bytes, type, ...facts } = ready.value;
+  const { data, type, ...facts } = ready.value;
   const pictureId = crypto.randomUUID();
-  await session.db.pictures.put({ id: pictureId, type, data: base64Of(new Uint8Array(bytes)) });
+  await session.db.pictures.put({ id: pictureId, type, data });
   return ok({ ...facts, pictureId });
 }
 
@@ -37,6 +27,8 @@ export async function keepPicture(file: Blob): Promise<Result<KeptPicture>> {
 export async function pictureUrl(id: string): Promise<string | undefined> {
   const picture = await session.db.pictures.get(id);
   if (!picture) return undefined;
-  const bytes = Uint8Array.from(atob(picture.data), (letter) => letter.charCodeAt(0));
+  const text = atob(picture.data);
+  const bytes = new Uint8Array(text.length);
+  for (let at = 0; at < text.length; at++) bytes[at] = text.charCodeAt(at);
   return URL.createObjectURL(new Blob([bytes], { type: picture.type satisfies PictureType }));
 }

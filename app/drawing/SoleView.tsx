@@ -57,7 +57,7 @@ export function SoleView(props: SoleViewProps) {
       className={`drawing${guess ? " drawing-guess" : ""}`}
       viewBox={`${-half} ${-top} ${2 * half} ${height}`}
       style={{ width: `calc(${2 * half} * var(--mm))`, aspectRatio: `${2 * half} / ${height}` }}
-      role="img"
+      role={overlay ? "group" : "img"}
       aria-label={title}
     >
       <path className="bulbs" d={pathThrough(figure.bulbs.map(at), "smoothClosed")} />

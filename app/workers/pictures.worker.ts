@@ -11,7 +11,8 @@ import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
 
 /** A picture ready to be kept: turned upright, no larger than needed. */
 export interface ReadyPicture {
-  bytes: ArrayBuffer;
+  /** The bytes, base64, as they are kept. */
+  data: string;
   type: PictureType;
   width: number;
   height: number;
@@ -19,11 +20,23 @@ export interface ReadyPicture {
   focalPx?: number;
 }
 
-const QUALITY = 0.9;
+const QUALITY = 0.88;
+/** A picture's own data stands at its beginning. */
+const HEAD_BYTES = 131_072;
+const CHUNK = 0x8000;
+
+/** Bytes as base64, in pieces small enough for a call. */
+function base64Of(bytes: Uint8Array): string {
+  let text = "";
+  for (let at = 0; at < bytes.length; at += CHUNK)
+    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
+  return btoa(text);
+}
 
 async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
   const kind = pictureType(new Uint8Array(await file.slice(0, 16).arrayBuffer()));
   if (!kind.ok) return kind;
+  const focal = focalOf(file);
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: "from-image" });
@@ -37,21 +50,22 @@ async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
   context.drawImage(bitmap, 0, 0, size.width, size.height);
   bitmap.close();
   const blob = await canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY });
-  const focal35 = await focalOf(file);
+  const focal35 = await focal;
   const ready: ReadyPicture = {
-    bytes: await blob.arrayBuffer(),
+    data: base64Of(new Uint8Array(await blob.arrayBuffer())),
     type: "image/jpeg",
     width: size.width,
     height: size.height,
     ...(focal35 !== undefined && { focalPx: focalPixels(focal35, size.width, size.height) }),
   };
-  return ok(transfer(ready, [ready.bytes]));
+  return ok(ready);
 }
 
 /** 35 mm equivalent focal length from the picture's own data; pictures without any are common. */
 async function focalOf(file: Blob): Promise<number | undefined> {
   try {
-    const found = (await exifr.parse(await file.arrayBuffer(), ["FocalLengthIn35mmFormat"])) as
+    const head = await file.slice(0, HEAD_BYTES).arrayBuffer();
+    const found = (await exifr.parse(head, ["FocalLengthIn35mmFormat"])) as
       { FocalLengthIn35mmFormat?: unknown } | undefined;
     const focal = found?.FocalLengthIn35mmFormat;
     return typeof focal === "number" && focal > 0 ? focal : undefined;

@@ -1,0 +1,30 @@
+import type { Page } from "@playwright/test";
+import type { Vector } from "~core/geometry/vector";
+import type { MarkedPhoto } from "~core/photo/readPhoto";
+import { expect } from "./round";
+
+/** Taps the true places of all corners and marks, one after the other, as the prompts ask; `most` of them. */
+export async function markAll(
+  page: Page,
+  truth: MarkedPhoto,
+  marks: readonly string[],
+  { tap = false, most = Number.POSITIVE_INFINITY } = {},
+): Promise<void> {
+  const pane = page.locator(".picture-svg");
+  await expect(pane).toBeVisible();
+  await pane.scrollIntoViewIfNeeded();
+  const corners = truth.scale.kind === "card" ? truth.scale.corners : [];
+  const places = [...corners, ...marks.map((mark) => truth.points[mark] as Vector)];
+  for (const [index, at] of places.slice(0, most).entries()) {
+    await expect(page.getByRole("region", { name: "Next mark" })).toContainText(
+      `${index + 1} of ${places.length}`,
+    );
+    const box = await pane.boundingBox();
+    if (!box) throw new Error("no picture");
+    const scale = Math.min(box.width / truth.width, box.height / truth.height);
+    const x = box.x + (box.width - truth.width * scale) / 2 + at[0] * scale;
+    const y = box.y + (box.height - truth.height * scale) / 2 + at[1] * scale;
+    if (tap) await page.touchscreen.tap(x, y);
+    else await page.mouse.click(x, y);
+  }
+}
