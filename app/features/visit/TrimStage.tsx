@@ -154,6 +154,7 @@ export function TrimStage(context: StageContext) {
         ghost={nothingTaken ? undefined : before}
         ghostName="before the trim"
         guessed={guessed}
+        surveyed={survey.front !== undefined && survey.support !== undefined}
         filledName={nothingTaken ? "as measured" : "predicted after these cuts"}
       />
       <section className="ledger" aria-label="Prediction">

@@ -40,7 +40,9 @@ export interface FootFacts extends FootState {
   sulcusDepthMm?: number | undefined;
   sulcusState?: Reading["sulcusState"];
   rings: readonly { toeMm: number; heelMm?: number | undefined; day?: string | undefined }[];
-  /** The same foot as the last visit left it, or before this trim. */
+  /** The last survey before this one, whatever came between: what each ratio was, and when. */
+  earlier?: { state: FootState; date: string } | undefined;
+  /** The same foot as the last visit left it, or before this trim; its survey only if it was made after that trim. */
   last?: FootState | undefined;
   lastName: string;
   /** The other foot of the pair at this visit. */
@@ -122,10 +124,12 @@ export function footFacts(
   const k = knownSize([...foot.surveys, ...(moment === "after" && before ? [before] : [])]);
   const state = footState(foot.limb, reading, typed, k, bounds);
   const lastSurvey = foot.surveys.at(-1);
+  const sinceTrim =
+    lastSurvey?.moment === "after" && lastSurvey.date === foot.last?.date ? lastSurvey : undefined;
   const last =
     moment === "after"
       ? before && footState(foot.limb, before, foot.values.before, k, bounds)
-      : foot.last && footState(foot.limb, lastSurvey, leftWith(foot.last), k, bounds);
+      : foot.last && footState(foot.limb, sinceTrim, leftWith(foot.last), k, bounds);
   const pairReading = pair.reading[moment];
   const pairState =
     pairReading && footState(pair.limb, pairReading, pair.values[moment], knownSize(pair.surveys), bounds);
@@ -144,6 +148,10 @@ export function footFacts(
       day: growthPerDay === undefined ? undefined : ringDate(ring, growthPerDay, visit.date),
     })),
     last,
+    earlier: lastSurvey && {
+      state: footState(foot.limb, lastSurvey, lastSurvey.values, k, bounds),
+      date: lastSurvey.date,
+    },
     lastName: moment === "after" ? "before the trim" : "the last trim",
     pair: pairState && { ...pairState, watching: pair.watching[moment], look: pair.look },
     daysOver: lastVisit?.next && daysBetween(lastVisit.next.due, visit.date),

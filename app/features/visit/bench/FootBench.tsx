@@ -85,7 +85,11 @@ export function FootBench(context: StageContext & { moment: Moment }) {
     moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } },
     survey,
   );
-  const lastSurvey = surveyOfRecord(lastSole, limb, known);
+  // The foot as it was left: a survey made before the last trim does not show it.
+  const newest = foot.surveys.at(-1);
+  const asLeftSole =
+    moment === "after" || (newest?.moment === "after" && newest.date === foot.last?.date) ? lastSole : {};
+  const lastSurvey = surveyOfRecord(asLeftSole, limb, known);
   const ghost =
     Object.keys(compared).length > 0 ? fitFoot(compared, drawn, lastSurvey.survey).foot : undefined;
   const facts = footFacts(

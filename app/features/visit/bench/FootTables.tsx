@@ -1,5 +1,6 @@
 import type { FootFacts } from "~core/foot/findings/facts";
 import { MARK_FACTS, SURVEY_MARKS } from "~core/foot/survey/marks";
+import { shortDay } from "~app/ui/days";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 
@@ -8,7 +9,7 @@ const GROUPS = { toe: "Toe", heels: "Heels", frog: "Frog", hairline: "Hairline" 
 /** The numbers behind the drawings: the survey, the ratios with their levels and bounds, every mark. */
 export function FootTables({ facts }: { facts: FootFacts }) {
   const wording = useWording();
-  const { survey, ratios, marks, last } = facts;
+  const { survey, ratios, marks, earlier } = facts;
   const own = (text: string) =>
     text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   const mm = (value: number | undefined) => (value === undefined ? "missing" : wording.length(value));
@@ -63,7 +64,7 @@ export function FootTables({ facts }: { facts: FootFacts }) {
             <tr>
               <th scope="col">How far from true</th>
               <th scope="col">now</th>
-              <th scope="col">was</th>
+              <th scope="col">{earlier ? shortDay(earlier.date) : "was"}</th>
               <th scope="col">level</th>
             </tr>
           </thead>
@@ -76,7 +77,7 @@ export function FootTables({ facts }: { facts: FootFacts }) {
               </tr>
             )}
             {ratios.map(({ name, group, label, value, unit, level, bounds }) => {
-              const before = last?.ratios.find((one) => one.name === name)?.value;
+              const before = earlier?.state.ratios.find((one) => one.name === name)?.value;
               return (
                 <tr key={name}>
                   <th scope="row" title={`steady to ${bounds[0]}, act beyond ${bounds[1]}`}>

@@ -272,11 +272,15 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
                   </td>
                   <td className="quiet">
                     ±{" "}
-                    {unit === "°"
-                      ? wording.angle(band)
-                      : band < 9.95 && wording.unit === "mm"
-                        ? `${band.toFixed(1)} mm`
-                        : wording.length(band)}
+                    <Fractions
+                      text={
+                        unit === "°"
+                          ? wording.angle(band)
+                          : band < 9.95 && wording.unit === "mm"
+                            ? `${band.toFixed(1)} mm`
+                            : wording.length(band)
+                      }
+                    />
                   </td>
                 </tr>
               ))}
