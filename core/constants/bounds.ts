@@ -7,7 +7,7 @@ const bounds = (value: Bounds, unit: string, validFor: string): Entry<Bounds> =>
   value,
   unit,
   validFor,
-  source: "trade practice, as gathered in the handbook's table of bounds",
+  source: "trade practice",
   sure: "common practice",
 });
 

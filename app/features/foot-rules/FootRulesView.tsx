@@ -175,7 +175,7 @@ function BoundsTable({ settings }: { settings: Settings }) {
                   )}
                 </td>
                 <td className="quiet">
-                  {sure}: {source}
+                  {source} ({sure})
                 </td>
               </tr>
             );

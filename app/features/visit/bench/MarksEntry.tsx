@@ -47,7 +47,9 @@ export function MarksEntry({ sole, selected, issues, onSelect, onClear }: MarksE
                   <span className="quiet">out · {kept.y?.source ?? kept.x?.source}</span>
                 </span>
               ) : (
-                <span className="mark-at quiet">missing</span>
+                <span className="mark-at quiet">
+                  {mark === "sulcusBack" ? "where all is measured from" : "missing"}
+                </span>
               )}
               {kept && (
                 <button

@@ -18,6 +18,7 @@ import {
   type WearSector,
 } from "~core/foot/wear";
 import type { Edit } from "~core/record/edit";
+import { isShod } from "~core/record/horse";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import { CautionNote } from "../CautionNote";
 import { NoteField } from "../NoteField";
@@ -98,7 +99,7 @@ export function ReadStage(context: StageContext) {
   return (
     <div className="read">
       <section aria-label="Wear of the old shoe">
-        <h2>Wear of the old shoe</h2>
+        <h2>{isShod(file.horse, limb) ? "Wear of the old shoe" : "Wear of the bare wall"}</h2>
         <p className="quiet">Choose how worn, then tap the places.</p>
         <Choice
           label="Paint"
