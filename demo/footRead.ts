@@ -76,7 +76,8 @@ interface Place {
 export function watchedFoot({ visit, limb }: Place, foot: FootParameters, random: Random): WatchingRecord {
   const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
   const side = Math.abs(difference) > 4 ? Math.sign(difference) * 42 : 4 * (random() - 0.5);
-  const leaves = Math.max(-40, Math.min(40, Math.round(normalDraw(random, foot.limbDeviationDeg * 4, 3))));
+  const leaves =
+    Math.max(-40, Math.min(40, Math.round(normalDraw(random, foot.limbDeviationDeg * 4, 3)))) + 0;
   const place = footPlace("watchings", visit, limb, "before");
   return {
     ...(place as Pick<WatchingRecord, "id" | "visitId" | "horseId" | "limb" | "moment" | "date">),

@@ -6,6 +6,11 @@ import { footHistory } from "~core/cycle/horseDue";
 import { makeBackup, readBackup, writeBackup } from "~core/record/backup";
 import { surveyOfRecord } from "~core/foot/survey/record";
 import { wornSide } from "~core/foot/wear";
+import { standingFindings } from "~core/foot/findings/standing";
+import type { Limb } from "~core/foot/limb";
+import { DEFAULT_SETTINGS } from "~core/record/settings";
+import { wordingFor } from "~core/units/wording";
+import { ROUND } from "./yards";
 import { makeFirstDay } from "./firstDay";
 import { makeDemoRound } from "./generate";
 
@@ -146,5 +151,33 @@ describe("what was read on the feet", () => {
     expect(wornSide(newest(round.looks, "LH").wear)).toBe("lateral");
     expect(wornSide(newest(round.looks, "RH").wear)).toBeUndefined();
     expect(newest(round.watchings, "LH").lands).toBeDefined();
+  });
+});
+
+describe("the demo's stories as findings", () => {
+  const wording = wordingFor({ unit: "mm", fraction: 16, leftRight: "left-right", side: "inside-outside" });
+  const found = (story: string, limb: Limb) => {
+    const plan = ROUND.flatMap(({ horses }) => horses).find((one) => one.story === story);
+    const horse = round.horses.find(({ name }) => name === plan?.name);
+    if (!horse) throw new Error(`no horse for ${story}`);
+    const last = round.visits
+      .filter(({ horseId, status }) => horseId === horse.id && status === "signed")
+      .at(-1);
+    if (!last) throw new Error("no visit");
+    return standingFindings(horse, limb, last, round, DEFAULT_SETTINGS, wording).map(({ id }) => id);
+  };
+
+  test.each([
+    ["one-sided wear", "LH", "one-sided"],
+    ["thin soles", "RF", "thin-sole"],
+    ["wear mismatch", "LF", "landing-wear"],
+    ["one-sided flare", "LF", "one-sided"],
+  ] as const)("%s: the %s says %s", (story, limb, id) => {
+    expect(found(story, limb)).toContain(id);
+  });
+
+  test("the pair of the one-sided foot does not say the same", () => {
+    expect(found("one-sided wear", "RH")).not.toContain("one-sided");
+    expect(found("one-sided flare", "RF")).not.toContain("one-sided");
   });
 });

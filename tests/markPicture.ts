@@ -13,7 +13,7 @@ export async function markAll(
   const pane = page.locator(".picture-svg");
   await expect(pane).toBeVisible();
   await pane.scrollIntoViewIfNeeded();
-  const corners = truth.scale.kind === "card" ? truth.scale.corners : [];
+  const corners = truth.scale.kind === "card" ? truth.scale.corners : [truth.scale.a, truth.scale.b];
   const places = [...corners, ...marks.map((mark) => truth.points[mark] as Vector)];
   for (const [index, at] of places.slice(0, most).entries()) {
     await expect(page.getByRole("region", { name: "Next mark" })).toContainText(

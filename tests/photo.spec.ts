@@ -159,6 +159,25 @@ test("the simulated camera takes a picture that is called simulated; the wheel z
   await expect(page.locator(".loupe")).toBeVisible();
 });
 
+test("without a card two points of known distance will do, and are called weak", async ({ page }) => {
+  const { file, truth, foot } = photograph("sole");
+  await openVisit(page, "survey");
+  await take(page, "sole", file);
+  await expect(page.locator(".picture-svg")).toBeVisible();
+  await page.getByRole("button", { name: "No card in the picture" }).click();
+  await page.getByRole("textbox", { name: /Known length/ }).fill("80");
+  await page.getByRole("textbox", { name: /Known length/ }).blur();
+  if (truth.scale.kind !== "card") throw new Error("no card");
+  const [from, to] = truth.scale.corners;
+  await markAll(page, { ...truth, scale: { kind: "two-point", a: from, b: to, mm: 80 } }, SURVEY_MARKS);
+  await expect(page.getByRole("region", { name: "How far this picture can be trusted" })).toContainText(
+    "Scaled by two points: weak",
+  );
+  expect(Math.abs((await numberOf(page, "Width")) - foot.widthMm)).toBeLessThan(4);
+  await page.getByRole("button", { name: "Trace the edge of the live sole" }).click();
+  await expect(page.getByRole("region", { name: "Next mark" })).toContainText("five points or more");
+});
+
 test("the scale card is drawn at its true size, with a ruler to check the print by", async ({ page }) => {
   await page.goto("/card");
   const card = await page.getByRole("img", { name: "Scale card: a square of 80 mm" }).boundingBox();

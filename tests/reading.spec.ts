@@ -215,3 +215,55 @@ test("left, right, inside and outside are right on all four limbs in every drawi
     ]);
   }
 });
+
+test("one's own bounds change what is said; an order that makes no sense is refused where it stands", async ({
+  page,
+}) => {
+  await openVisit(page, "survey");
+  for (const [name, mm] of [
+    ["Heel height, inside", "30"],
+    ["Heel height, outside", "34"],
+  ] as const) {
+    await field(page, name).fill(mm);
+    await field(page, name).press("Enter");
+  }
+  const said = page.getByRole("listitem").filter({ hasText: "outside heel stands 4 mm taller" });
+  await expect(said).toContainText("drifting");
+  await page.goto("/settings/reading");
+  const bounds = page.getByRole("textbox", { name: /heel heights of one foot/ });
+  await bounds.fill("5 / 2");
+  await bounds.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("Drifting must begin before act does.");
+  await expect(bounds).toHaveValue("5 / 2");
+  await bounds.fill("1 / 3");
+  await bounds.press("Enter");
+  await expect(page.getByRole("status")).toContainText("Kept");
+  await page.goto(`${VISIT}/survey`);
+  await expect(said).toContainText("act");
+});
+
+test("every rule can be read by a farrier: when, then, and which lens it speaks for", async ({ page }) => {
+  await openVisit(page, "arrive");
+  await page.goto("/settings/reading");
+  const rules = page.getByRole("region", { name: "Rules" });
+  await expect(
+    rules.getByRole("row", { name: /Heel shallower than the front wall by more than 5°/ }),
+  ).toContainText("any lens");
+  await page.getByRole("radio", { name: "Even halves" }).click();
+  await expect(page.getByRole("status")).toContainText("Kept");
+  await page.goto(`${VISIT}/survey`);
+  await expect(page.getByRole("combobox", { name: "Front to back lens" })).toHaveValue("even-halves");
+});
+
+test("wet feet are noted on arrival, and said beside every reading of the day", async ({ page }) => {
+  await openVisit(page, "arrive");
+  await page.getByRole("group", { name: "Feet have stood" }).getByRole("button", { name: "wet" }).click();
+  await expect(page.getByText("today’s readings are marked so")).toBeVisible();
+  await page.goto(`${VISIT}/survey`);
+  await expect(page.getByRole("list", { name: "Steady" })).toContainText("The feet have stood wet");
+});
+
+test("what was taken off last time stands on arrival", async ({ page }) => {
+  await openVisit(page, "arrive");
+  await expect(page.getByText(/^LF toe \d.*heels \d/)).toBeVisible();
+});

@@ -319,3 +319,75 @@ describe("files", () => {
     expect(first).toContain("DTSTAMP:20261123T080000Z");
   });
 });
+
+describe("pictures in a backup", () => {
+  const withPhoto = (change: (made: Records) => void = () => undefined) =>
+    file((made) => {
+      made.pictures = [{ id: "p", type: "image/jpeg", data: "/9j/4AAQ" }];
+      made.photos = [
+        {
+          id: "f",
+          visitId: "v",
+          horseId: "h",
+          limb: "LF",
+          moment: "before",
+          view: "sole",
+          date: "2026-11-02",
+          takenAt: "2026-11-02T09:00:00Z",
+          pictureId: "p",
+          width: 2400,
+          height: 1800,
+          simulated: false,
+          points: { toe: [812.25, 301] },
+        },
+      ];
+      change(made);
+    });
+
+  test("a photograph travels with its picture, its marks and its scale", () => {
+    const read = readBackup(withPhoto());
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(read.value.records.photos[0]?.points).toEqual({ toe: [812.25, 301] });
+    expect(read.value.records.pictures[0]?.data).toBe("/9j/4AAQ");
+  });
+
+  test("a photograph whose picture is missing, and bytes that are none, are named by row and field", () => {
+    const issue = (text: string) => {
+      const read = readBackup(text);
+      return read.ok ? "read" : `${read.issues[0]?.code} ${read.issues[0]?.path}`;
+    };
+    expect(issue(withPhoto((made) => (made.pictures = [])))).toBe("orphan records.photos.0.pictureId");
+    expect(
+      issue(
+        withPhoto((made) => {
+          (made.pictures[0] as { data: string }).data = "<script>alert(1)</script>";
+        }),
+      ),
+    ).toBe("bad-row records.pictures.0.data");
+    expect(
+      issue(
+        withPhoto((made) => {
+          (made.pictures[0] as { type: string }).type = "image/svg+xml";
+        }),
+      ),
+    ).toBe("bad-row records.pictures.0.type");
+  });
+
+  test("a backup of the version before is carried up: its readings gain an empty survey", () => {
+    const old = JSON.parse(file()) as { version: number; records: Record<string, Record<string, unknown>[]> };
+    old.version = 1;
+    for (const part of ["sole", "walls", "trace", "rings", "side", "rear"])
+      Reflect.deleteProperty(old.records["readings"]?.[0] ?? {}, part);
+    Reflect.deleteProperty(old.records["visits"]?.[0] ?? {}, "flags");
+    for (const table of ["watchings", "looks", "pictures", "photos"])
+      Reflect.deleteProperty(old.records, table);
+    const read = readBackup(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(read.value.records.readings[0]).toMatchObject({
+      sole: {},
+      walls: {},
+      values: { toeLength: { value: 91.5 } },
+    });
+    expect(read.value.records.photos).toEqual([]);
+  });
+});
