@@ -1,0 +1,31 @@
+import { afterAll, describe, expect, test } from "@jest/globals";
+import { exportBackup } from "./files";
+import { pictureUrl } from "./pictures";
+import { session } from "./session";
+
+afterAll(() => session.close());
+
+describe("kept pictures", () => {
+  test("a picture comes back byte for byte, as an address for an image", async () => {
+    const bytes = Uint8Array.from([255, 216, 255, 0, 1, 2, 250]);
+    await session.db.pictures.put({
+      id: "p",
+      type: "image/jpeg",
+      data: Buffer.from(bytes).toString("base64"),
+    });
+    const url = await pictureUrl("p");
+    if (!url) throw new Error("no picture");
+    const back = await (await fetch(url)).arrayBuffer();
+    expect([...new Uint8Array(back)]).toEqual([...bytes]);
+    URL.revokeObjectURL(url);
+  });
+
+  test("a picture that is not in this store is told apart, not drawn as a broken one", async () => {
+    expect(await pictureUrl("elsewhere")).toBeUndefined();
+  });
+
+  test("pictures travel in the backup", async () => {
+    const backup = JSON.parse(await exportBackup()) as { records: { pictures: { id: string }[] } };
+    expect(backup.records.pictures.map(({ id }) => id)).toContain("p");
+  });
+});
