@@ -1,10 +1,18 @@
 import { describe, expect, test } from "@jest/globals";
-import { frontAim, sideAim } from "../balance/lenses";
-import { flagOfFind, openFlags } from "../caution/redFlags";
+import { FRONT_LENSES, frontAim, LENS_FACTS, SIDE_LENSES, sideAim } from "../balance/lenses";
+import { flagOfFind, openFlags, RED_FLAG_ADVICE, RED_FLAG_NAMES, RED_FLAGS } from "../caution/redFlags";
 import { footOrder } from "../foot/order";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { corYOf, meanHeelY } from "../foot/parametric/parameters";
-import { thinnestWear, wearAgreement, wornSide } from "../foot/wear";
+import {
+  FIND_KIND_NAMES,
+  FIND_KINDS,
+  thinnestWear,
+  WEAR_SECTOR_NAMES,
+  WEAR_SECTORS,
+  wearAgreement,
+  wornSide,
+} from "../foot/wear";
 import { landingOf, leavingOf, leavingSide, leavingWord, watchingChange } from "./watching";
 
 describe("landing and leaving", () => {
@@ -137,5 +145,28 @@ describe("lenses", () => {
     expect(sideAim("even-sole", known).rollDeg).toBeGreaterThan(0);
     expect(sideAim("square-limb", known).rollDeg).toBe(-3);
     expect(sideAim("level-hairline", known).rollDeg).toBe(2);
+  });
+});
+
+describe("what is put into words", () => {
+  test("every red flag has its question and what to do at once; every lens its aim, strength and weakness", () => {
+    for (const flag of RED_FLAG_NAMES) {
+      expect(RED_FLAGS[flag].length).toBeGreaterThan(5);
+      expect(RED_FLAG_ADVICE[flag]).toMatch(/\.$/);
+    }
+    for (const lens of [...FRONT_LENSES, ...SIDE_LENSES])
+      for (const words of Object.values(LENS_FACTS[lens])) expect(words.length).toBeGreaterThan(5);
+  });
+
+  test("every find has a name, and only a puncture or a discharge calls the vet by itself", () => {
+    const calling = FIND_KIND_NAMES.filter((kind) => flagOfFind(kind) !== undefined);
+    expect(calling).toEqual(["puncture", "discharge"]);
+    expect(FIND_KIND_NAMES.every((kind) => FIND_KINDS[kind] !== "")).toBe(true);
+  });
+
+  test("wear names every sector once, medial before lateral round the toe", () => {
+    expect(WEAR_SECTORS.map((sector) => WEAR_SECTOR_NAMES[sector])).toHaveLength(7);
+    expect(WEAR_SECTORS.indexOf("toe")).toBe(3);
+    expect(WEAR_SECTORS.slice(0, 3).every((sector) => sector.endsWith("Medial"))).toBe(true);
   });
 });
