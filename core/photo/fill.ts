@@ -48,7 +48,7 @@ export const HAND_SD_MM = 1;
 const outranks = (measured: Measured | undefined): boolean =>
   measured?.source === "gauge" || measured?.source === "calliper";
 
-const tidy = (value: number): number => Math.round(value * 100) / 100;
+const tidy = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 /**
  * Reads a marked picture and fills a reading with it. What was taken by gauge or calliper stays; everything else that

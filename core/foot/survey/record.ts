@@ -19,7 +19,8 @@ export function marksOf(sole: SoleRecord): SolarMarks {
 
 /** Marks as they are kept, all from one source; numbers to a hundredth of a millimetre. */
 export function recordOfMarks(marks: SolarMarks, source: Source): SoleRecord {
-  const tidy = (value: number) => Math.round(value * 100) / 100;
+  // Plus zero: a rounded -0 would not come back from a file as it was.
+  const tidy = (value: number) => Math.round(value * 100) / 100 + 0;
   return Object.fromEntries(
     Object.entries(marks).map(([mark, { x, y }]) => [
       mark,

@@ -236,3 +236,9 @@ describe("bounds as they are typed", () => {
     },
   );
 });
+
+test("a mark a hair beside the midline is kept as 0, never as -0: it comes back from a file as it was", () => {
+  const kept = recordOfMarks({ toe: { x: -0.001, y: 120 } }, "photo");
+  expect(Object.is(kept.toe?.x?.value, 0)).toBe(true);
+  expect(JSON.parse(JSON.stringify(kept))).toEqual(kept);
+});
