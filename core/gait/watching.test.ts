@@ -13,7 +13,7 @@ import {
   wearAgreement,
   wornSide,
 } from "../foot/wear";
-import { landingOf, leavingOf, leavingSide, leavingWord, watchingChange } from "./watching";
+import { landingOf, leavingOf, leavingSide, leavingWord, onlyThisOne, watchingChange } from "./watching";
 
 describe("landing and leaving", () => {
   test.each([
@@ -47,6 +47,15 @@ describe("landing and leaving", () => {
     );
     expect(watchingChange(before, before)).toBe("");
     expect(watchingChange(undefined, before)).toBe("");
+  });
+});
+
+describe("onlyThisOne", () => {
+  test("a toe turned out on one of the pair only is named; on both it is how the horse is built", () => {
+    expect(onlyThisOne({ toeDirection: "toe-out" }, { toeDirection: "straight" })).toEqual(["toe-out"]);
+    expect(onlyThisOne({ toeDirection: "toe-out" }, { toeDirection: "toe-out" })).toEqual([]);
+    expect(onlyThisOne({ flight: "swings in" }, { flight: undefined })).toEqual([]);
+    expect(onlyThisOne(undefined, { flight: "straight" })).toEqual([]);
   });
 });
 

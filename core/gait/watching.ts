@@ -76,6 +76,18 @@ export const leavingWord = (deg: number): string => {
   return side ? `over the ${side} toe quarter` : "over the toe";
 };
 
+/**
+ * What only this foot of a pair does: the toe's direction or the flight, where the other one was seen to be straight.
+ * On both feet it is as a rule how the horse is built; on one only it is a question. Empty where the pair is alike or
+ * was not watched.
+ */
+export function onlyThisOne(mine: Watching | undefined, other: Watching | undefined): string[] {
+  if (!mine || !other) return [];
+  return (["toeDirection", "flight"] as const).flatMap((key) =>
+    mine[key] && mine[key] !== "straight" && other[key] === "straight" ? [mine[key]] : [],
+  );
+}
+
 /** What changed between two watchings, as one sentence; empty where nothing did or one of them is missing. */
 export function watchingChange(before: Watching | undefined, after: Watching | undefined): string {
   if (!before || !after) return "";

@@ -12,6 +12,8 @@ export interface Wording {
   limb: (limb: Limb) => string;
   side: (side: Side) => string;
   measure: (measure: Measure) => string;
+  /** A text with the words medial and lateral in it, put in this user's own terms. */
+  inOwnWords: (text: string) => string;
 }
 
 export interface WordingStyle extends NamingStyle {
@@ -20,14 +22,16 @@ export interface WordingStyle extends NamingStyle {
 }
 
 export function wordingFor(style: WordingStyle): Wording {
+  const inOwnWords = (text: string) =>
+    text.replace(/\b(medial|lateral)\b/g, (side) => sideName(side as Side, style));
   return {
+    inOwnWords,
     unit: style.unit,
     fraction: style.fraction,
     length: (mm) => typesetFractions(formatLength(mm, style.unit, style.fraction)),
     angle: (deg) => formatAngle(deg),
     limb: (limb) => limbName(limb, style),
     side: (side) => sideName(side, style),
-    measure: (measure) =>
-      MEASURE_FACTS[measure].name.replace(/medial|lateral/, (side) => sideName(side as Side, style)),
+    measure: (measure) => inOwnWords(MEASURE_FACTS[measure].name),
   };
 }

@@ -78,7 +78,11 @@ export function TrimStage(context: StageContext) {
   const cuts: Cuts = { ...NO_CUT };
   for (const cut of CUTS) cuts[cut] = view(cut).value ?? 0;
   const { survey } = surveyOfRecord(foot.reading.before?.sole ?? {}, limb, knownSize(foot.surveys));
-  const { foot: before, guessed } = footToday(file.horse, limb, foot.values.before, foot.last, survey);
+  const { foot: before, guessed } = footToday(file.horse, limb, foot.values.before, foot.last, {
+    survey,
+    side: foot.reading.before?.side,
+    rear: foot.reading.before?.rear,
+  });
   const done = cutFoot(before, cuts);
   const after = done.ok ? done.value.foot : before;
   const nothingTaken = CUTS.every((cut) => cuts[cut] === 0);

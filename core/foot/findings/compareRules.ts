@@ -1,9 +1,9 @@
 import { changeSince } from "../../repeatability/change";
 import { axisChangeNoise } from "../axis";
-import { landingOf } from "../../gait/watching";
+import { landingOf, onlyThisOne } from "../../gait/watching";
 import { isFore } from "../limb";
 import { wearAgreement, wornSide } from "../wear";
-import type { FootFacts, FootState } from "./facts";
+import type { FootState } from "./facts";
 import type { Rule } from "./rule";
 
 /** Pair mismatch begins here, or at the noise of a difference where that is larger. Source: handbook, findings. */
@@ -20,9 +20,6 @@ const flareOf = ({ survey }: FootState): number | undefined =>
   survey.halfWidth.lateral === undefined || survey.halfWidth.medial === undefined
     ? undefined
     : survey.halfWidth.lateral - survey.halfWidth.medial;
-
-const ownWords = (text: string, facts: FootFacts): string =>
-  text.replace(/\b(medial|lateral)\b/g, (side) => facts.wording.side(side as "medial" | "lateral"));
 
 /** Rules that hold a foot against its pair, its past, its wear and the way it was seen to move. */
 export const COMPARE_RULES: readonly Rule[] = [
@@ -93,7 +90,7 @@ export const COMPARE_RULES: readonly Rule[] = [
   {
     id: "one-sided",
     subject: "pair",
-    when: "A flare or a worn side that only one of the pair has",
+    when: "A flare, a worn side, a turned toe or a swinging flight that only one of the pair has",
     next: "A pattern on one of a pair only is a question: something is uneven higher up, or hurts. Tell the vet if it is new.",
     see: (facts) => {
       const { pair } = facts;
@@ -113,16 +110,15 @@ export const COMPARE_RULES: readonly Rule[] = [
       ];
       if (worn && pair.look && Object.keys(pair.look.wear).length > 0 && worn !== pairWorn)
         parts.push(`worn on the ${worn} side`);
+      parts.push(...onlyThisOne(facts.watching, pair.watching));
       if (parts.length === 0) return undefined;
       return {
         level: "act",
-        text: ownWords(
+        text: facts.wording.inOwnWords(
           `Only this ${isFore(facts.limb) ? "fore" : "hind"} foot is ${parts.join(" and ")}.`,
-          facts,
         ),
-        evidence: ownWords(
+        evidence: facts.wording.inOwnWords(
           `Half widths differ by more than ${FLARE_MM} mm on this foot and by less than half of that on its pair; worn side from the painted shoe.`,
-          facts,
         ),
       };
     },
@@ -137,7 +133,7 @@ export const COMPARE_RULES: readonly Rule[] = [
       if (!found || found.agrees) return undefined;
       return {
         level: "drifting",
-        text: ownWords(`Landing and wear disagree: ${found.disagreements.join("; ")}.`, facts),
+        text: facts.wording.inOwnWords(`Landing and wear disagree: ${found.disagreements.join("; ")}.`),
         evidence: "The shoe is thinnest where the foot lands and where it leaves the ground.",
       };
     },
@@ -157,7 +153,9 @@ export const COMPARE_RULES: readonly Rule[] = [
       if (agreement && !agreement.agrees) return undefined;
       return {
         level: "drifting",
-        text: ownWords(`Lands ${landing.word} first${agreement ? ", and the wear agrees" : ""}.`, facts),
+        text: facts.wording.inOwnWords(
+          `Lands ${landing.word} first${agreement ? ", and the wear agrees" : ""}.`,
+        ),
         evidence: "As it was watched and, where it was painted, as the old shoe is worn.",
       };
     },

@@ -76,13 +76,12 @@ const factsAt = (kept: FootRecords, moment: Moment = "before") => {
     {
       visit: NOW,
       moment,
-      target: { toeLengthMm: 86, published: true },
+      horse,
       noise: GENERAL_NOISE.value,
       wording,
       bounds: {},
     },
     foot.values[moment],
-    ordinaryFoot("LF", horse),
   );
 };
 
@@ -143,10 +142,18 @@ describe("the drawn foot follows its survey", () => {
   const { survey } = surveyOfRecord(recordOfMarks(sole, "calliper"), "LF");
 
   test("front and support of the side view are those of the survey, not the estimate", () => {
-    const { foot } = fitFoot({}, ordinaryFoot("LF", horse), survey);
+    const { foot } = fitFoot({}, ordinaryFoot("LF", horse), { survey });
     const { frontMm, supportMm } = halvesOf(foot);
     expect(frontMm).toBeCloseTo(survey.front ?? 0, 6);
     expect(supportMm).toBeCloseTo(survey.support ?? 0, 6);
+  });
+
+  test("heel angle, dish and lean are drawn as they were read, not as the base had them", () => {
+    const { foot } = fitFoot({ dorsalAngle: { value: 46, source: "photo" } }, ordinaryFoot("LF", horse), {
+      side: { heelAngle: { value: 37, source: "photo" }, dish: { value: 4, source: "photo" } },
+      rear: { limbDeviation: { value: -3, source: "photo" } },
+    });
+    expect(foot).toMatchObject({ dorsalAngleDeg: 46, heelAngleDeg: 37, dishDeg: 4, limbDeviationDeg: -3 });
   });
 
   test("the sole's figure goes through the marks, with the survey's centre of rotation", () => {

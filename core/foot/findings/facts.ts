@@ -16,8 +16,12 @@ import { knownSize, surveyOfRecord } from "../survey/record";
 import type { SolarMarks } from "../survey/frame";
 import type { SoleSurvey } from "../survey/survey";
 import { ringDate, type Walls } from "../survey/walls";
+import { footToday } from "../parametric/feetOfHorse";
+import { fitFoot } from "../parametric/fit";
 import type { FootParameters } from "../parametric/parameters";
-import type { ToeYardstick } from "../toeYardstick";
+import { toeTarget, type ToeYardstick } from "../toeYardstick";
+import type { Issue } from "../../result";
+import type { Horse } from "../../record/horse";
 
 /** What is known of one foot at one moment, in plain numbers; what was not measured is missing. */
 export interface FootState {
@@ -29,6 +33,8 @@ export interface FootState {
   survey: SoleSurvey;
   walls: Walls;
   ratios: readonly Ratio[];
+  /** Marks that make no foot, named; they are left out of the survey. */
+  issues: readonly Issue[];
   watching?: Watching | undefined;
   look?: Look | undefined;
 }
@@ -36,6 +42,11 @@ export interface FootState {
 /** All that the rules look at: this foot now, what it is held against, and how to say it. */
 export interface FootFacts extends FootState {
   moment: Moment;
+  /** The foot as it is drawn: what was measured, filled up with a guess, and the names of the guesses. */
+  drawn: FootParameters;
+  guessed: readonly Measure[];
+  /** The foot that it is held against, drawn dashed. */
+  ghost?: FootParameters | undefined;
   outline?: UndistortedOutline | undefined;
   sulcusDepthMm?: number | undefined;
   sulcusState?: Reading["sulcusState"];
@@ -59,7 +70,7 @@ export interface FootFacts extends FootState {
 export interface FactsContext {
   visit: Visit;
   moment: Moment;
-  target: ToeYardstick;
+  horse: Horse;
   noise: Noise;
   wording: Wording;
   bounds: BoundOverrides;
@@ -85,7 +96,7 @@ export function footState(
   knownK: number | undefined,
   bounds: BoundOverrides,
 ): FootState {
-  const { marks, survey } = surveyOfRecord(reading?.sole ?? {}, limb, knownK);
+  const { marks, survey, issues } = surveyOfRecord(reading?.sole ?? {}, limb, knownK);
   const measures = numbers(values);
   const side = numbers(reading?.side ?? {});
   const walls = reading?.walls ?? {};
@@ -104,21 +115,20 @@ export function footState(
     },
     bounds,
   );
-  return { limb, measures, side, rear: numbers(reading?.rear ?? {}), marks, survey, walls, ratios };
+  return { limb, measures, side, rear: numbers(reading?.rear ?? {}), marks, survey, walls, ratios, issues };
 }
 
 /**
  * The facts of one foot at one moment. Before the trim it is held against how the last visit left it, after the trim
- * against before it. `typed` are values still being typed; `drawn` is the parametric foot that fills the outline.
+ * against before it. `typed` are the values of the fast lane, perhaps newer than the record.
  */
 export function footFacts(
   foot: VisitFoot,
   pair: VisitFoot,
   context: FactsContext,
   typed: FootValues,
-  drawn: FootParameters,
 ): FootFacts {
-  const { moment, visit, bounds } = context;
+  const { moment, visit, horse, bounds } = context;
   const reading = foot.reading[moment];
   const before = foot.reading.before;
   const k = knownSize([...foot.surveys, ...(moment === "after" && before ? [before] : [])]);
@@ -133,13 +143,34 @@ export function footFacts(
   const pairReading = pair.reading[moment];
   const pairState =
     pairReading && footState(pair.limb, pairReading, pair.values[moment], knownSize(pair.surveys), bounds);
+  const asLeft = leftWith(foot.last);
+  const base =
+    moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } };
+  const { foot: drawn, guessed } = footToday(horse, foot.limb, typed, base, {
+    survey: state.survey,
+    side: reading?.side,
+    rear: reading?.rear,
+  });
+  const compared = moment === "before" ? asLeft : foot.values.before;
+  // Halves are only laid over halves that were come by in the same way.
+  const alike = state.survey.front !== undefined;
+  const ghost =
+    Object.keys(compared).length > 0
+      ? fitFoot(compared, drawn, {
+          survey: alike ? last?.survey : undefined,
+          side: moment === "after" ? before?.side : undefined,
+        }).foot
+      : undefined;
   const outline = undistortedOutline(presentOutline(drawn, state.marks), state.walls, reading?.trace);
   const { growthPerDay, lastVisit } = context;
   return {
     ...state,
     moment,
+    drawn,
+    guessed,
+    ghost,
     outline,
-    watching: foot.watching[moment] ?? foot.watching.before,
+    watching: foot.watching[moment],
     look: foot.look,
     sulcusDepthMm: reading?.sulcusDepthMm,
     sulcusState: reading?.sulcusState,
@@ -156,7 +187,7 @@ export function footFacts(
     pair: pairState && { ...pairState, watching: pair.watching[moment], look: pair.look },
     daysOver: lastVisit?.next && daysBetween(lastVisit.next.due, visit.date),
     horn: visit.horn,
-    target: context.target,
+    target: toeTarget(horse),
     noise: context.noise,
     wording: context.wording,
     bounds,

@@ -49,7 +49,7 @@ function state({
     dorsalAngle: measures.dorsalAngle,
     heelHeightDifference: l === undefined || m === undefined ? undefined : l - m,
   });
-  return { limb, measures, side, rear, marks, survey, walls, ratios };
+  return { limb, measures, side, rear, marks, survey, walls, ratios, issues: [] };
 }
 
 /** A foot of which everything is steady, with these things about it changed. */
@@ -58,6 +58,8 @@ function facts(made: Made = {}): FootFacts {
   const { change, ...rest } = made;
   return {
     moment: "before",
+    drawn: { ...PLAIN, ...change },
+    guessed: [],
     rings: [],
     lastName: "the last trim",
     target: { toeLengthMm: 86, published: true },

@@ -2,16 +2,12 @@ import { levelOf } from "../level";
 import { boundsOf } from "../survey/ratios";
 import { corDisagrees } from "../survey/survey";
 import { ringDivergence, WALL_PLACE_NAMES, widestWhiteLine } from "../survey/walls";
-import type { FootFacts } from "./facts";
 import type { Rule } from "./rule";
 
 /** Collateral sulcus shallower than this: probably a thin sole. Source: handbook, depths. */
 const THIN_SULCUS_MM = 10;
 /** A ring that comes back less than this apart, mm, could be the hand. sqrt 2 x 3 mm. */
 const RING_NOISE_MM = 4.2;
-
-const inOwnWords = (text: string, facts: FootFacts): string =>
-  text.replace(/medial|lateral/g, (side) => facts.wording.side(side as "medial" | "lateral"));
 
 /** Rules about sole, frog, white line, outline and rings. */
 export const SOLE_RULES: readonly Rule[] = [
@@ -79,9 +75,8 @@ export const SOLE_RULES: readonly Rule[] = [
       if (!widest || levelOf(widest.mm, bounds) === "steady") return undefined;
       return {
         level: levelOf(widest.mm, bounds),
-        text: inOwnWords(
+        text: facts.wording.inOwnWords(
           `White line widened: ${facts.wording.length(widest.mm)} at the ${WALL_PLACE_NAMES[widest.place].toLowerCase()}.`,
-          facts,
         ),
         evidence: `Bounds ${bounds.join(" and ")} mm.`,
       };
@@ -101,7 +96,7 @@ export const SOLE_RULES: readonly Rule[] = [
       );
       const where =
         horn[1] > 0
-          ? inOwnWords(WALL_PLACE_NAMES[horn[0] as keyof typeof WALL_PLACE_NAMES].toLowerCase(), facts)
+          ? facts.wording.inOwnWords(WALL_PLACE_NAMES[horn[0] as keyof typeof WALL_PLACE_NAMES].toLowerCase())
           : "";
       return {
         level: ratio.level,

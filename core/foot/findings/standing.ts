@@ -1,4 +1,3 @@
-import { leftWith } from "../../cycle/horseDue";
 import { visitFoot, type FootRecords, type VisitFoot } from "../../cycle/visitFoot";
 import type { Horse } from "../../record/horse";
 import type { Settings } from "../../record/settings";
@@ -7,8 +6,6 @@ import type { Visit } from "../../record/visit";
 import { GENERAL_NOISE } from "../../repeatability/repeatability";
 import type { Wording } from "../../units/wording";
 import { pairOf, type Limb } from "../limb";
-import { baseFoot } from "../parametric/feetOfHorse";
-import { toeTarget } from "../toeYardstick";
 import type { BoundOverrides } from "../survey/ratios";
 import { footFacts } from "./facts";
 import { findingsOf } from "./find";
@@ -50,23 +47,18 @@ export function standingFindings(
   const foot = asLeft(visitFoot(visit, limb, records));
   const pair = asLeft(visitFoot(visit, pairOf(limb), records));
   const values = foot.values.before;
-  const drawn = baseFoot(horse, limb, {
-    date: visit.date,
-    before: leftWith({ date: visit.date, before: values }),
-  });
   const facts = footFacts(
     foot,
     pair,
     {
       visit,
       moment: "before",
-      target: toeTarget(horse),
+      horse,
       noise: GENERAL_NOISE.value,
       wording,
       bounds: settings.bounds as BoundOverrides,
     },
     values,
-    drawn,
   );
   return findingsOf(facts).filter(({ subject }) => subject !== "change");
 }

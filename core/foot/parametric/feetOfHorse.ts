@@ -3,8 +3,7 @@ import type { Horse } from "../../record/horse";
 import type { Reading } from "../../record/reading";
 import { LIMBS, type Limb } from "../limb";
 import type { FootValues } from "../measures";
-import type { SoleSurvey } from "../survey/survey";
-import { fitFoot, ordinaryFoot, type FittedFoot } from "./fit";
+import { fitFoot, ordinaryFoot, type FittedFoot, type KnownFoot } from "./fit";
 import type { FootParameters } from "./parameters";
 
 /** The foot to start a drawing from: as the last visit left it, else an ordinary one for this animal. */
@@ -18,9 +17,9 @@ export function footToday(
   limb: Limb,
   values: FootValues,
   last: FootVisit | undefined,
-  survey?: SoleSurvey,
+  known?: KnownFoot,
 ): FittedFoot {
-  return fitFoot(values, baseFoot(horse, limb, last), survey);
+  return fitFoot(values, baseFoot(horse, limb, last), known);
 }
 
 /** The feet that were measured, as the last of these readings left them. */

@@ -1,7 +1,7 @@
 import { radians } from "../../math/angle";
 import { turned } from "../../geometry/vector";
 import { isFore, type Limb } from "../limb";
-import type { FootValues, Measure } from "../measures";
+import type { FootValues, Measure, RearValues, SideValues } from "../measures";
 import type { AnimalKind } from "../toeYardstick";
 import type { SoleSurvey } from "../survey/survey";
 import { toeTarget } from "../toeYardstick";
@@ -74,6 +74,13 @@ export function ordinaryFoot(
   };
 }
 
+/** What else than the fast lane was read of a foot: its sole, its side view, the view from behind. */
+export interface KnownFoot {
+  survey?: SoleSurvey | undefined;
+  side?: SideValues | undefined;
+  rear?: RearValues | undefined;
+}
+
 /** A foot filled in from what was measured, and which measures are only a guess. */
 export interface FittedFoot {
   foot: FootParameters;
@@ -85,9 +92,11 @@ export interface FittedFoot {
  * or an ordinary one). Reading the side view of the answer gives the measured values back. Where the toe lies over
  * the centre of rotation is estimated (see {@link estimateToeRun}); the heels follow from the bearing length. A change
  * of angle against the base turns the heel with the foot. A sole survey outranks those estimates: front, support and
- * each heel are then as surveyed, and so are the halves of its width and the frog.
+ * each heel are then as surveyed, and so are the halves of its width and the frog; heel angle, dish and the limb's
+ * lean are as they were read from the side and from behind.
  */
-export function fitFoot(values: FootValues, base: FootParameters, survey?: SoleSurvey): FittedFoot {
+export function fitFoot(values: FootValues, base: FootParameters, known: KnownFoot = {}): FittedFoot {
+  const { survey, side, rear } = known;
   const guessed: Measure[] = [];
   const of = (measure: Measure, guess: number): number => {
     const measured = values[measure];
@@ -120,6 +129,9 @@ export function fitFoot(values: FootValues, base: FootParameters, survey?: SoleS
       heelsAt({ medial: shift + base.curlMm.medial, lateral: shift + base.curlMm.lateral }),
     );
   }
+  if (side?.heelAngle) foot.heelAngleDeg = side.heelAngle.value;
+  if (side?.dish) foot.dishDeg = side.dish.value;
+  if (rear?.limbDeviation) foot.limbDeviationDeg = rear.limbDeviation.value;
   if (survey) Object.assign(foot, fromSurvey(survey, foot));
   return { foot, guessed };
 }

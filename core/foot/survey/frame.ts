@@ -1,7 +1,7 @@
 import { COINCIDENT_PART } from "../../geometry/tolerance";
 import { distance, dot, length, minus, times, type SolarPoint, type Vector } from "../../geometry/vector";
 import type { Issue } from "../../result";
-import { MARK_PAIRS, SURVEY_MARKS, type SurveyMark } from "./marks";
+import { MARK_FACTS, MARK_PAIRS, SURVEY_MARKS, type SurveyMark } from "./marks";
 
 /** Marks in any frame: a picture's pixels, a card's millimetres; turned, mirrored and scaled as it likes. */
 export type FreeMarks = Partial<Record<SurveyMark, Vector>>;
@@ -88,7 +88,7 @@ export function solarFrame(free: FreeMarks, mmPerPx = 1): SolarFrame | { issues:
       issue(
         "sides-swapped",
         medial,
-        `${medial} and ${lateral} stand the other way round than the other marks. Medial and lateral swapped?`,
+        `${MARK_FACTS[medial].name} and ${MARK_FACTS[lateral].name} stand the other way round than the other marks. Swapped?`,
       ),
     );
   }

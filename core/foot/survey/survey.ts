@@ -4,7 +4,7 @@ import type { Issue, Result } from "../../result";
 import { isFore, SIDES, type Limb, type Side } from "../limb";
 import { SIZE_ONE_WIDTH_MM } from "../parametric/parameters";
 import { solarFrame, type FreeMarks, type SolarMarks } from "./frame";
-import { isOptional, SURVEY_MARKS, type SurveyMark } from "./marks";
+import { isOptional, MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "./marks";
 
 /** Where the centre of rotation lies by each way there is, y in mm of the solar frame. */
 export interface CorEstimates {
@@ -156,7 +156,12 @@ export function impossibleMarks(marks: SolarMarks): Issue[] {
       const x = marks[mark]?.x;
       if (x === undefined || !mark.endsWith(side === "medial" ? "Medial" : "Lateral")) continue;
       if (side === "medial" ? x >= 0 : x <= 0)
-        say("across-midline", mark, `${mark} lies across the midline, on the other side. Check it.`, x);
+        say(
+          "across-midline",
+          mark,
+          `${MARK_FACTS[mark].name}: it lies across the midline, on the other side. Check it.`,
+          x,
+        );
     }
   return issues;
 }
@@ -185,7 +190,7 @@ export function readSurvey(free: FreeMarks, limb: Limb, mmPerPx = 1): Result<Who
   const missing = SURVEY_MARKS.filter((mark) => !isOptional(mark) && !free[mark]).map((mark) => ({
     code: "missing",
     path: `points.${mark}`,
-    message: `${mark} is wanted.`,
+    message: `${MARK_FACTS[mark].name} is wanted.`,
   }));
   if (missing.length > 0) return { ok: false, issues: missing };
   const frame = solarFrame(free, mmPerPx);

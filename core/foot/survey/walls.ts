@@ -98,7 +98,7 @@ export interface Ring {
 
 /** The day on which the event behind a ring happened: its distance below the hairline over the growth. Estimate. */
 export const ringDate = (ring: Ring, growthPerDay: number, today: IsoDate): IsoDate | undefined =>
-  growthPerDay > 0 ? addDays(today, -Math.round(ring.toeMm / growthPerDay)) : undefined;
+  growthPerDay > 0 && ring.toeMm > 0 ? addDays(today, -Math.round(ring.toeMm / growthPerDay)) : undefined;
 
 /** Heel distance minus toe distance over the toe's: positive = the rings are wider apart at the heel. */
 export const ringDivergence = ({ toeMm, heelMm }: Ring): number | undefined =>

@@ -12,16 +12,13 @@ import { LIMBS, pairOf } from "~core/foot/limb";
 import { footFacts } from "~core/foot/findings/facts";
 import { findingsOf } from "~core/foot/findings/find";
 import { MEASURE_FACTS, MEASURES } from "~core/foot/measures";
-import { baseFoot, footToday } from "~core/foot/parametric/feetOfHorse";
+import { baseFoot } from "~core/foot/parametric/feetOfHorse";
 import { hairlineTiltDeg } from "~core/foot/parametric/cut";
-import { fitFoot } from "~core/foot/parametric/fit";
 import { corYOf, heelHalfWidth } from "~core/foot/parametric/parameters";
 import { CALLIPER_LENGTHS } from "~core/foot/survey/calliper";
 import { MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "~core/foot/survey/marks";
 import { boneOutline, filledMarks } from "~core/foot/survey/outline";
-import { knownSize, surveyOfRecord } from "~core/foot/survey/record";
 import type { BoundOverrides } from "~core/foot/survey/ratios";
-import { toeTarget } from "~core/foot/toeYardstick";
 import type { Vector } from "~core/geometry/vector";
 import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
@@ -55,7 +52,6 @@ export function FootBench(context: StageContext & { moment: Moment }) {
   const [selected, setSelected] = useState<SurveyMark | undefined>(undefined);
   const foot = feet[limb];
   const stored = foot.reading[moment];
-  const noise = GENERAL_NOISE.value;
   const asLeft = leftWith(foot.last);
   const compared = moment === "before" ? asLeft : foot.values.before;
   const lastSole = (moment === "after" ? foot.reading.before?.sole : foot.surveys.at(-1)?.sole) ?? {};
@@ -75,39 +71,23 @@ export function FootBench(context: StageContext & { moment: Moment }) {
   );
   const sole = live.held ? live.value : calliper.sole;
 
-  const known = knownSize(foot.surveys);
-  const { marks, survey, issues } = surveyOfRecord(sole, limb, known);
-  const surveyed = survey.front !== undefined && survey.support !== undefined;
-  const { foot: drawn, guessed } = footToday(
-    file.horse,
-    limb,
-    lane.values,
-    moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } },
-    survey,
-  );
-  // The foot as it was left: a survey made before the last trim does not show it.
-  const newest = foot.surveys.at(-1);
-  const asLeftSole =
-    moment === "after" || (newest?.moment === "after" && newest.date === foot.last?.date) ? lastSole : {};
-  const lastSurvey = surveyOfRecord(asLeftSole, limb, known);
-  const ghost =
-    Object.keys(compared).length > 0 ? fitFoot(compared, drawn, lastSurvey.survey).foot : undefined;
   const facts = footFacts(
     { ...foot, reading: { ...foot.reading, [moment]: { ...(stored ?? blank), sole } as typeof stored } },
     feet[pairOf(limb)],
     {
       visit,
       moment,
-      target: toeTarget(file.horse),
-      noise,
+      horse: file.horse,
+      noise: GENERAL_NOISE.value,
       wording,
       bounds: settings.bounds as BoundOverrides,
       lastVisit: lastSigned(file.visits, visit),
       growthPerDay: context.growth[limb],
     },
     lane.values,
-    drawn,
   );
+  const { drawn, ghost, guessed, marks, survey, issues, last } = facts;
+  const surveyed = survey.front !== undefined && survey.support !== undefined;
   const findings = findingsOf(facts);
 
   const lenses = lensesOf(file.horse, settings.lenses);
@@ -134,8 +114,6 @@ export function FootBench(context: StageContext & { moment: Moment }) {
   const corY = survey.cor?.median;
   const corShift = (corY ?? corYOf(drawn)) - corYOf(drawn);
   const at = filledMarks(drawn, marks);
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (word) => wording.side(word as "medial" | "lateral"));
   const moveMark = (mark: SurveyMark, [x, y]: Vector, rest: boolean) =>
     live.move(
       (now) => ({
@@ -155,7 +133,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
       selected={selected}
       handles={SURVEY_MARKS.map((mark) => ({
         name: mark,
-        label: `${own(MARK_FACTS[mark].name)}${sole[mark] ? "" : ", a guess"}`,
+        label: `${wording.inOwnWords(MARK_FACTS[mark].name)}${sole[mark] ? "" : ", a guess"}`,
         at: draw(at[mark]),
         known: sole[mark] !== undefined,
       }))}
@@ -179,8 +157,8 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         ? []
         : [{ y: toeY + corShift, name: LENS_FACTS[lens].name.toLowerCase(), second: index === 1 }],
     ),
-    ghostMarks: lastSurvey.marks,
-    ghostCorY: lastSurvey.survey.cor?.median,
+    ghostMarks: surveyed ? last?.marks : undefined,
+    ghostCorY: surveyed ? last?.survey.cor?.median : undefined,
     overlay: way === "marks" ? handles : undefined,
   };
   const nextFoot = LIMBS[LIMBS.indexOf(limb) + 1];
@@ -271,7 +249,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         />
       )}
       {way === "photo" && <PhotoPanel context={context} moment={moment} foot={drawn} />}
-      {way === "walls" && <WallsEntry context={context} moment={moment} />}
+      {way === "walls" && <WallsEntry context={context} moment={moment} rings={facts.rings} />}
       <Ledger
         facts={facts}
         findings={findings}
@@ -279,7 +257,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         ghost={ghost}
         comparedName={moment === "before" ? (foot.last ? shortDay(foot.last.date) : "last") : "before"}
         aims={aims}
-        side={side}
+        sideways={side}
         chooser={<LensBar horse={file.horse} own={settings.lenses} second={second} onSecond={setSecond} />}
       />
     </div>

@@ -10,8 +10,6 @@ const GROUPS = { toe: "Toe", heels: "Heels", frog: "Frog", hairline: "Hairline" 
 export function FootTables({ facts }: { facts: FootFacts }) {
   const wording = useWording();
   const { survey, ratios, marks, earlier } = facts;
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   const mm = (value: number | undefined) => (value === undefined ? "missing" : wording.length(value));
   const rows: [name: string, value: string][] = [
     ["Sulcus", mm(survey.sulcus)],
@@ -31,17 +29,26 @@ export function FootTables({ facts }: { facts: FootFacts }) {
     ["Toe excess", mm(survey.toeExcess)],
     ["Coffin tip, estimate", mm(survey.coffinTip)],
     ["Breakover by survey", mm(survey.breakover)],
-    [own("Half width, medial / lateral"), `${mm(survey.halfWidth.medial)} / ${mm(survey.halfWidth.lateral)}`],
     [
-      own("Heel half width, medial / lateral"),
+      wording.inOwnWords("Half width, medial / lateral"),
+      `${mm(survey.halfWidth.medial)} / ${mm(survey.halfWidth.lateral)}`,
+    ],
+    [
+      wording.inOwnWords("Heel half width, medial / lateral"),
       `${mm(survey.heelHalfWidth.medial)} / ${mm(survey.heelHalfWidth.lateral)}`,
     ],
     [
-      own("Heel forward, medial / lateral"),
+      wording.inOwnWords("Heel forward, medial / lateral"),
       `${mm(survey.heelForward.medial)} / ${mm(survey.heelForward.lateral)}`,
     ],
-    [own("Bar bend, medial / lateral"), `${mm(survey.barBend.medial)} / ${mm(survey.barBend.lateral)}`],
-    [own("Drift, to lateral / to the toe"), `${mm(survey.drift?.lateral)} / ${mm(survey.drift?.toe)}`],
+    [
+      wording.inOwnWords("Bar bend, medial / lateral"),
+      `${mm(survey.barBend.medial)} / ${mm(survey.barBend.lateral)}`,
+    ],
+    [
+      wording.inOwnWords("Drift, to lateral / to the toe"),
+      `${mm(survey.drift?.lateral)} / ${mm(survey.drift?.toe)}`,
+    ],
   ];
   return (
     <details className="foot-tables">
@@ -105,7 +112,7 @@ export function FootTables({ facts }: { facts: FootFacts }) {
           <tbody>
             {SURVEY_MARKS.map((mark) => (
               <tr key={mark}>
-                <th scope="row">{own(MARK_FACTS[mark].name)}</th>
+                <th scope="row">{wording.inOwnWords(MARK_FACTS[mark].name)}</th>
                 <td>{marks[mark]?.x?.toFixed(1) ?? "missing"}</td>
                 <td>{marks[mark]?.y?.toFixed(1) ?? "missing"}</td>
               </tr>

@@ -16,7 +16,7 @@ interface LedgerProps {
   ghost: FootParameters | undefined;
   comparedName: string;
   aims: readonly FrontAim[];
-  side: SideAim;
+  sideways: SideAim;
   /** Where the lenses are chosen. */
   chooser: React.ReactNode;
 }
@@ -35,9 +35,9 @@ interface Row {
 }
 
 /** The readings with their aim, what is missing to it, and their change beyond the noise; then what they mean. */
-export function Ledger({ facts, findings, foot, ghost, comparedName, aims, side, chooser }: LedgerProps) {
+export function Ledger({ facts, findings, foot, ghost, comparedName, aims, sideways, chooser }: LedgerProps) {
   const wording = useWording();
-  const { measures, survey, last, noise } = facts;
+  const { measures, survey, side, last, noise } = facts;
   const axis = (of: FootFacts["measures"] | undefined) =>
     of?.dorsalAngle === undefined || of.pasternAngle === undefined
       ? undefined
@@ -82,6 +82,29 @@ export function Ledger({ facts, findings, foot, ghost, comparedName, aims, side,
       show: wording.length,
       aim: "0",
       signed: true,
+    },
+    {
+      name: "Heel angle",
+      now: side.heelAngle,
+      was: last?.side.heelAngle,
+      noise: noise.angleDeg,
+      show: wording.angle,
+      aim: measures.dorsalAngle === undefined ? undefined : wording.angle(measures.dorsalAngle),
+    },
+    {
+      name: "Hairline angle",
+      now: side.hairlineAngle,
+      was: last?.side.hairlineAngle,
+      noise: noise.angleDeg,
+      show: wording.angle,
+    },
+    {
+      name: "Dish",
+      now: side.dish,
+      was: last?.side.dish,
+      noise: noise.angleDeg,
+      show: wording.angle,
+      aim: "0°",
     },
     {
       name: "Front half",
@@ -162,13 +185,13 @@ export function Ledger({ facts, findings, foot, ghost, comparedName, aims, side,
             </li>
           ))}
           <li>
-            <b>{LENS_FACTS[side.lens].name}</b>{" "}
-            {side.rollDeg === undefined ? (
-              <span className="quiet">needs {side.wants}</span>
-            ) : Math.abs(side.rollDeg) < 0.5 ? (
+            <b>{LENS_FACTS[sideways.lens].name}</b>{" "}
+            {sideways.rollDeg === undefined ? (
+              <span className="quiet">needs {sideways.wants}</span>
+            ) : Math.abs(sideways.rollDeg) < 0.5 ? (
               "level"
             ) : (
-              `lower the ${wording.side(side.rollDeg > 0 ? "lateral" : "medial")} side by ${wording.angle(Math.abs(side.rollDeg))}`
+              `lower the ${wording.side(sideways.rollDeg > 0 ? "lateral" : "medial")} side by ${wording.angle(Math.abs(sideways.rollDeg))}`
             )}
           </li>
         </ul>

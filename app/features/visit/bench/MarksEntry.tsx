@@ -16,8 +16,6 @@ interface MarksEntryProps {
 /** The marks of the sole as a table: where each lies, where it came from; the drawing above moves them. */
 export function MarksEntry({ sole, selected, issues, onSelect, onClear }: MarksEntryProps) {
   const wording = useWording();
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   const wrong = new Map(issues.map(({ path, message }) => [path.replace("points.", ""), message]));
   return (
     <div className="marks bench-lane">
@@ -38,7 +36,7 @@ export function MarksEntry({ sole, selected, issues, onSelect, onClear }: MarksE
                 aria-pressed={mark === selected}
                 onClick={() => onSelect(mark)}
               >
-                {own(MARK_FACTS[mark].name)}
+                {wording.inOwnWords(MARK_FACTS[mark].name)}
                 {isOptional(mark) && !kept && <span className="quiet"> optional</span>}
               </button>
               {kept ? (
@@ -55,7 +53,7 @@ export function MarksEntry({ sole, selected, issues, onSelect, onClear }: MarksE
                 <button
                   type="button"
                   className="text-button"
-                  aria-label={`Take the mark away: ${own(MARK_FACTS[mark].name)}`}
+                  aria-label={`Take the mark away: ${wording.inOwnWords(MARK_FACTS[mark].name)}`}
                   onClick={() => onClear(mark)}
                 >
                   ×
@@ -63,7 +61,7 @@ export function MarksEntry({ sole, selected, issues, onSelect, onClear }: MarksE
               )}
               {wrong.has(mark) && (
                 <p className="ember" role="alert">
-                  {own(wrong.get(mark) ?? "")}
+                  {wording.inOwnWords(wrong.get(mark) ?? "")}
                 </p>
               )}
             </li>

@@ -1,8 +1,10 @@
 import { Segmented } from "antd";
 import { useId } from "react";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
+import type { FootFacts } from "~core/foot/findings/facts";
 import {
   SULCUS_STATES,
   WALL_MEASURES,
@@ -22,8 +24,15 @@ const COLUMNS = Object.keys(WALL_MEASURES) as WallMeasure[];
 /** Depth of the sulcus beside the point of the frog: what a straightedge and a rule can give, mm. */
 const SULCUS_LIVING = [0, 40] as const;
 
+interface WallsEntryProps {
+  context: StageContext;
+  moment: Moment;
+  /** The rings with the day that each dates, in the order of the record. */
+  rings: FootFacts["rings"];
+}
+
 /** Wall thickness, wall above the live sole and white line round the foot; sulcus depth; rings. */
-export function WallsEntry({ context, moment }: { context: StageContext; moment: Moment }) {
+export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
   const { visit, limb, feet } = context;
   const wording = useWording();
   const { save } = useEdits();
@@ -31,8 +40,6 @@ export function WallsEntry({ context, moment }: { context: StageContext; moment:
   const blank = footPlace("readings", visit, limb, moment);
   const existing = feet[limb].reading[moment];
   const rings = Object.entries(existing?.rings ?? {});
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   const field = (
     path: readonly string[],
     stored: number | undefined,
@@ -64,7 +71,7 @@ export function WallsEntry({ context, moment }: { context: StageContext; moment:
       fields[`${place}.${column}`] = field(
         ["walls", place, column],
         existing?.walls[place]?.[column],
-        `${own(WALL_PLACE_NAMES[place])}, ${WALL_MEASURES[column].name.toLowerCase()}`,
+        `${wording.inOwnWords(WALL_PLACE_NAMES[place])}, ${WALL_MEASURES[column].name.toLowerCase()}`,
         WALL_MEASURES[column].living,
       );
   for (const [id, ring] of rings) {
@@ -119,12 +126,12 @@ export function WallsEntry({ context, moment }: { context: StageContext; moment:
         <tbody>
           {WALL_PLACES.map((place) => (
             <tr key={place}>
-              <th scope="row">{own(WALL_PLACE_NAMES[place])}</th>
+              <th scope="row">{wording.inOwnWords(WALL_PLACE_NAMES[place])}</th>
               {COLUMNS.map((column) => (
                 <td key={column}>
                   {input(
                     `${place}.${column}`,
-                    `${own(WALL_PLACE_NAMES[place])}, ${WALL_MEASURES[column].name.toLowerCase()}`,
+                    `${wording.inOwnWords(WALL_PLACE_NAMES[place])}, ${WALL_MEASURES[column].name.toLowerCase()}`,
                   )}
                 </td>
               ))}
@@ -162,7 +169,12 @@ export function WallsEntry({ context, moment }: { context: StageContext; moment:
         </div>
         {rings.map(([id], index) => (
           <div className="walls-row" key={id}>
-            <span>Ring {index + 1}</span>
+            <span>
+              Ring {index + 1}
+              {dated[index]?.day && (
+                <span className="quiet">begun about {shortDay(dated[index].day)}, by this foot’s growth</span>
+              )}
+            </span>
             <span className="walls-ring">
               {input(`ring.${id}.toe`, `Ring ${index + 1} at the toe`)}
               {input(`ring.${id}.heel`, `Ring ${index + 1} at the heel`)}

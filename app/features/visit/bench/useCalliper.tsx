@@ -13,7 +13,6 @@ import { isInstrumentLine, readInstrumentLine } from "~core/instrument/line";
 import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
 import { padText, type PadKey } from "~core/units/padText";
-import { sideName } from "~core/foot/limb";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
 import { lengthInField } from "./measureText";
@@ -37,8 +36,6 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
   const [active, setActive] = useState(CALLIPER_LENGTHS[0]?.id ?? "");
   const blank = footPlace("readings", visit, limb, moment);
   const existing = feet[limb].reading[moment];
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => sideName(side as "medial" | "lateral", settings));
   const fields = Object.fromEntries(
     CALLIPER_LENGTHS.map((one): [string, DraftedField<Measured>] => [
       one.id,
@@ -51,7 +48,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
           if (text.trim() === "") return ok(undefined);
           const read = lengthFrom(text, wording.unit);
           if (!read.ok) return read;
-          const checked = checkCalliper({ id: one.id, name: own(one.name) }, read.value);
+          const checked = checkCalliper({ id: one.id, name: wording.inOwnWords(one.name) }, read.value);
           return checked.ok ? ok({ value: one.sign * checked.value, source: "calliper" as const }) : checked;
         },
         edit: (was, now) =>
@@ -59,7 +56,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
             path: ["sole", one.mark, one.axis],
             was,
             now,
-            label: `${wording.limb(limb)} ${own(one.name).toLowerCase()}`,
+            label: `${wording.limb(limb)} ${wording.inOwnWords(one.name).toLowerCase()}`,
           }),
       },
     ]),
@@ -76,8 +73,8 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
     const source = stored[one.mark]?.[one.axis]?.source;
     return {
       name: one.id,
-      label: own(one.name),
-      hint: own(one.how),
+      label: wording.inOwnWords(one.name),
+      hint: wording.inOwnWords(one.how),
       kind: "length",
       text,
       typed,
@@ -125,12 +122,12 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
         path: ["sole", one.mark, one.axis],
         was: stored[one.mark]?.[one.axis],
         now: { value: one.sign * value, source },
-        label: `${wording.limb(limb)} ${own(one.name).toLowerCase()}`,
+        label: `${wording.limb(limb)} ${wording.inOwnWords(one.name).toLowerCase()}`,
       }),
     );
     forget(active);
     setActive(CALLIPER_LENGTHS[CALLIPER_LENGTHS.indexOf(one) + 1]?.id ?? active);
-    return own(one.name);
+    return wording.inOwnWords(one.name);
   };
   return { sole, calliperView, take, active };
 }

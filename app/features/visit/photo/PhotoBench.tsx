@@ -36,8 +36,6 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const [tracing, setTracing] = useState(false);
   const [twoPoint, setTwoPoint] = useState(photo.scale?.kind === "two-point");
   const [scaleText, setScaleText] = useState("");
-  const own = (text: string) =>
-    text.replace(/\b(medial|lateral)\b/g, (side) => wording.side(side as "medial" | "lateral"));
 
   const scaleMarks: readonly string[] = twoPoint ? SCALE_ENDS : CORNERS;
   const all = [...scaleMarks, ...PHOTO_MARKS[photo.view]];
@@ -62,7 +60,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
         optional: false,
       };
     const facts = photoMarkFacts(photo.view, mark);
-    return { ...facts, name: own(facts.name), find: own(facts.find) };
+    return { ...facts, name: wording.inOwnWords(facts.name), find: wording.inOwnWords(facts.find) };
   };
   const traced = Object.keys(marked.points).filter((name) => name.startsWith(TRACE));
   const unplaced = all.find((mark) => !marked.points[mark] && !skipped.includes(mark));
@@ -243,7 +241,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
         )}
         {suspicion && (
           <div className="lane-ask" role="group" aria-label="A question">
-            <p>{own(suspicion.question)}</p>
+            <p>{wording.inOwnWords(suspicion.question)}</p>
             <button
               type="button"
               className="text-button"
@@ -258,7 +256,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
         {!(tooEarly && next) &&
           issues.map(({ path, message }) => (
             <p key={path} className="ember" role="alert">
-              {own(message)}
+              {wording.inOwnWords(message)}
             </p>
           ))}
         {found && found.numbers.length > 0 && (
@@ -266,7 +264,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             <tbody>
               {found.numbers.map(({ name, value, unit, band }) => (
                 <tr key={name}>
-                  <th scope="row">{own(name)}</th>
+                  <th scope="row">{wording.inOwnWords(name)}</th>
                   <td className="ledger-now">
                     <Fractions text={unit === "°" ? wording.angle(value) : wording.length(value)} />
                   </td>

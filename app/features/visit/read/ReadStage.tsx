@@ -42,8 +42,6 @@ export function ReadStage(context: StageContext) {
   const finds = Object.entries(foot.look?.finds ?? {});
   const { foot: drawn } = footToday(file.horse, limb, foot.values.before, foot.last);
   const k = sizeFactor(drawn);
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   const edit = (path: readonly string[], now: unknown, label: string) =>
     footEdit(blank, "looks", foot.look, { path, now, label: `${wording.limb(limb)} ${label}` });
   const paint = (sector: WearSector) =>
@@ -112,7 +110,7 @@ export function ReadStage(context: StageContext) {
           <tbody>
             {WEAR_SECTORS.map((sector) => (
               <tr key={sector}>
-                <th scope="row">{own(WEAR_SECTOR_NAMES[sector])}</th>
+                <th scope="row">{wording.inOwnWords(WEAR_SECTOR_NAMES[sector])}</th>
                 <td>{wear[sector] ?? "not painted"}</td>
               </tr>
             ))}
@@ -122,7 +120,7 @@ export function ReadStage(context: StageContext) {
           <p className={agreement.agrees ? "watch-said" : "watch-said watch-ask"}>
             {agreement.agrees
               ? "Landing, breakover and wear agree."
-              : own(`They do not agree: ${agreement.disagreements.join("; ")}.`)}
+              : wording.inOwnWords(`They do not agree: ${agreement.disagreements.join("; ")}.`)}
           </p>
         )}
       </section>

@@ -31,8 +31,6 @@ export function WearShoe({ limb, wear, onPaint }: WearShoeProps) {
   );
   const inner = offsetPolyline(outer, () => -WEB_MM);
   const at = ([x, y]: Vector): Vector => [lateral * x, -y];
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   return (
     <svg
       className="drawing wear-shoe"
@@ -52,7 +50,7 @@ export function WearShoe({ limb, wear, onPaint }: WearShoeProps) {
             d={pathThrough(ring.map(at), "closed")}
             role="button"
             tabIndex={0}
-            aria-label={`${own(WEAR_SECTOR_NAMES[sector])}: ${state ?? "not painted"}`}
+            aria-label={`${wording.inOwnWords(WEAR_SECTOR_NAMES[sector])}: ${state ?? "not painted"}`}
             onClick={() => onPaint(sector)}
             onKeyDown={(event) => {
               if (event.key !== "Enter" && event.key !== " ") return;

@@ -48,16 +48,15 @@ export function LandingFigure({ limb, watching, name, onKeep }: LandingFigurePro
   const lateral = lateralOnScreen(limb, "above");
   const at = ([x, y]: Vector): Vector => [lateral * x, -y];
   const back = ([x, y]: Vector): Vector => [lateral * x, -y];
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   const live = useLive<Seen>({ lands: watching?.lands, leaves: watching?.leaves }, onKeep);
   const { lands } = live.value;
   const leaves = drag ? leavingOf(drag) : live.value.leaves;
   const onLands = (to: Vector) => live.move((now) => ({ ...now, lands: to }), true);
   const onLeaves = (deg: number) => live.move((now) => ({ ...now, leaves: deg }), true);
   const said = [
-    lands && `lands ${own(landingOf(lands).word)}${landingOf(lands).word === "flat" ? "" : " first"}`,
-    leaves !== undefined && `leaves ${own(leavingWord(leaves))}`,
+    lands &&
+      `lands ${wording.inOwnWords(landingOf(lands).word)}${landingOf(lands).word === "flat" ? "" : " first"}`,
+    leaves !== undefined && `leaves ${wording.inOwnWords(leavingWord(leaves))}`,
   ].filter(Boolean);
   const arrow = (deg: number): Vector => [
     MIDDLE[0] + 76 * Math.sin((deg * Math.PI) / 180),

@@ -9,6 +9,7 @@ import {
   HAIRLINE_PLACES,
   HAIRLINE_STATES,
   JOINTS,
+  onlyThisOne,
   SLIDES,
   SURFACES,
   TOE_DIRECTIONS,
@@ -20,7 +21,6 @@ import { wearAgreement } from "~core/foot/wear";
 import { sameValue } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment } from "~core/record/reading";
-import type { WatchingRecord } from "~core/record/watching";
 import { CautionNote } from "../CautionNote";
 import { NoteField } from "../NoteField";
 import { Onward } from "../Onward";
@@ -35,9 +35,6 @@ export function WatchStage(context: StageContext) {
   const wording = useWording();
   const { save } = useEdits();
   const foot = feet[limb];
-  const pair = feet[pairOf(limb)];
-  const own = (text: string) =>
-    text.replace(/medial|lateral/g, (side) => wording.side(side as "medial" | "lateral"));
   const change = (moment: Moment, path: readonly string[], now: unknown) =>
     void save(
       footEdit(footPlace("watchings", visit, limb, moment), "watchings", foot.watching[moment], {
@@ -64,7 +61,7 @@ export function WatchStage(context: StageContext) {
     void save({ table: "visits", id: visit.id, path: [path], was: visit[path], now, label: path });
   const agreement = wearAgreement(foot.look?.wear ?? {}, seen);
   const changed = watchingChange(seen, foot.watching.after);
-  const onlyHere = oneSided(seen, pair.watching.before);
+  const onlyHere = onlyThisOne(seen, feet[pairOf(limb)].watching.before);
   return (
     <div className="watch">
       <div className="watch-ground">
@@ -110,11 +107,15 @@ export function WatchStage(context: StageContext) {
           <p className={agreement.agrees ? "watch-said" : "watch-said watch-ask"}>
             {agreement.agrees
               ? "Landing, breakover and the wear of the shoe agree."
-              : own(`It does not fit: ${agreement.disagreements.join("; ")}. Watch it again.`)}
+              : wording.inOwnWords(`It does not fit: ${agreement.disagreements.join("; ")}. Watch it again.`)}
           </p>
         )}
-        {changed && <p className="watch-said">{own(changed)}</p>}
-        {onlyHere && <p className="watch-said watch-ask">{own(onlyHere)}</p>}
+        {changed && <p className="watch-said">{wording.inOwnWords(changed)}</p>}
+        {onlyHere.length > 0 && (
+          <p className="watch-said watch-ask">
+            Only this one of the pair: {onlyHere.join(", ")}. Something is uneven higher up, or hurts.
+          </p>
+        )}
       </section>
       <section className="watch-standing" aria-label="Standing">
         <h2>Standing</h2>
@@ -152,7 +153,7 @@ export function WatchStage(context: StageContext) {
         {HAIRLINE_PLACES.map((place) => (
           <Choice
             key={place}
-            label={own(WALL_PLACE_NAMES[place])}
+            label={wording.inOwnWords(WALL_PLACE_NAMES[place])}
             options={HAIRLINE_STATES}
             usual="level"
             value={seen?.hairline?.[place]}
@@ -175,15 +176,4 @@ export function WatchStage(context: StageContext) {
       </div>
     </div>
   );
-}
-
-/** The same pattern on both of a pair is how the horse is built; on one only it is a question. */
-function oneSided(mine: WatchingRecord | undefined, other: WatchingRecord | undefined): string | undefined {
-  if (!mine || !other) return undefined;
-  const odd = (["toeDirection", "flight"] as const).filter(
-    (key) => mine[key] && other[key] && mine[key] !== "straight" && other[key] === "straight",
-  );
-  return odd.length === 0
-    ? undefined
-    : `Only this one of the pair: ${odd.map((key) => mine[key]).join(", ")}. Something is uneven higher up, or hurts.`;
 }
