@@ -35,7 +35,7 @@ export interface PhotoReading {
   photo: TruePhoto;
   filled: Filled;
   /** Number by name with the half width of its 95 % band. */
-  numbers: { name: string; value: number; unit: "°" | "mm" | ""; band: number }[];
+  numbers: { name: string; value: number; unit: "°" | "mm"; band: number }[];
   bands: Bands;
   issues: Issue[];
   lateralTo?: 1 | -1;
@@ -165,7 +165,7 @@ function tracedEdge(photo: MarkedPhoto, made: TruePhoto, frame: SolarFrame): [nu
 
 function numbersOf(
   bands: Bands,
-  rows: readonly (readonly [name: string, value: number | undefined, unit: "°" | "mm" | "", key: string])[],
+  rows: readonly (readonly [name: string, value: number | undefined, unit: "°" | "mm", key: string])[],
 ): PhotoReading["numbers"] {
   return rows.flatMap(([name, value, unit, key]) =>
     value === undefined ? [] : [{ name, value, unit, band: bands[key] ?? 0 }],

@@ -1,8 +1,10 @@
 import { Button } from "antd";
 import { useState } from "react";
+import { useDraftedFields } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
 import { openFlags, RED_FLAG_ADVICE, RED_FLAGS, type RedFlag } from "~core/caution/redFlags";
 import type { Visit } from "~core/record/visit";
+import { ok } from "~core/result";
 
 /** The one banner of a visit: it stands on every stage until each flag was told to the vet or is not needed because … */
 export function FlagBanner({ visit }: { visit: Visit }) {
@@ -22,22 +24,43 @@ export function FlagBanner({ visit }: { visit: Visit }) {
   );
 }
 
+/** One flag's answer; the reason is kept letter by letter as every text is. */
 function FlagAnswer({ visit, flag }: { visit: Visit; flag: RedFlag }) {
   const { save } = useEdits();
-  const raised = visit.flags[flag];
-  const [because, setBecause] = useState(raised?.because ?? "");
   const [asked, setAsked] = useState(false);
+  const raised = visit.flags[flag];
+  const { view, type, settle } = useDraftedFields({
+    because: {
+      draftKey: `${visit.id}/flags/${flag}`,
+      stored: raised?.because ?? "",
+      show: (text: string) => text,
+      read: (text) => ok(text),
+      edit: (was, now) => ({
+        table: "visits",
+        id: visit.id,
+        path: ["flags", flag, "because"],
+        was: was ?? "",
+        now: now ?? "",
+        label: "red flag",
+      }),
+    },
+  });
+  const because = view("because");
   const answer = (kind: "told the vet" | "not needed") => {
-    if (because.trim() === "") return setAsked(true);
-    void save({
-      table: "visits",
-      id: visit.id,
-      path: ["flags", flag],
-      was: raised,
-      now: { ...raised, answer: kind, because: because.trim(), at: new Date().toISOString() },
-      label: "red flag answered",
-    });
+    if (because.text.trim() === "") return setAsked(true);
+    settle("because");
+    const change = (key: "answer" | "at", now: string) =>
+      ({
+        table: "visits",
+        id: visit.id,
+        path: ["flags", flag, key],
+        was: raised?.[key],
+        now,
+        label: "red flag answered",
+      }) as const;
+    void save(change("answer", kind), change("at", new Date().toISOString()));
   };
+  const missing = asked && because.text.trim() === "";
   return (
     <div className="flag-answer">
       <p>
@@ -46,18 +69,18 @@ function FlagAnswer({ visit, flag }: { visit: Visit; flag: RedFlag }) {
       <div className="flag-row">
         <input
           aria-label={`Who was told, or why it is not needed: ${RED_FLAGS[flag]}`}
-          aria-invalid={asked && because.trim() === ""}
+          aria-invalid={missing}
           placeholder="who was told and when, or why not needed"
-          value={because}
+          value={because.text}
+          data-typed={because.typed}
           maxLength={400}
-          onChange={(event) => setBecause(event.target.value)}
+          onChange={(event) => type("because", event.target.value)}
+          onBlur={() => settle("because")}
         />
         <Button onClick={() => answer("told the vet")}>Told the vet</Button>
         <Button onClick={() => answer("not needed")}>Not needed, because …</Button>
       </div>
-      {asked && because.trim() === "" && (
-        <p role="alert">Say in a word who was told, or why it is not needed.</p>
-      )}
+      {missing && <p role="alert">Say in a word who was told, or why it is not needed.</p>}
     </div>
   );
 }

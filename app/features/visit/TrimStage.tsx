@@ -1,8 +1,7 @@
 import { useState } from "react";
 import { Fractions } from "~app/ui/Fractions";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
-import { useEdits } from "~app/ui/useEdits";
-import { useSettings, useWording } from "~app/ui/useWording";
+import { useWording } from "~app/ui/useWording";
 import { cautionsAt } from "~core/caution/cautions";
 import { LIMBS } from "~core/foot/limb";
 import { cutFoot } from "~core/foot/parametric/cut";
@@ -15,12 +14,11 @@ import { footEdit, footPlace } from "~core/record/footRecords";
 import { CUTS, type CutName } from "~core/record/trim";
 import { ok } from "~core/result";
 import { parseLength } from "~core/units/length";
-import { unitToggle } from "~core/record/unitToggle";
-import { padText, type PadKey } from "~core/units/padText";
 import { SideView } from "~app/drawing/SideView";
 import { CautionNote } from "./CautionNote";
 import { FINE_STEPS } from "~app/ui/NumberPad";
 import { FastLane, type LaneField } from "./bench/FastLane";
+import { usePad } from "./bench/usePad";
 import { FootPictures } from "./bench/FootPictures";
 import { lengthInField } from "./bench/measureText";
 import type { StageContext } from "./stageContext";
@@ -36,8 +34,6 @@ const HOW: Record<CutName, string> = {
 export function TrimStage(context: StageContext) {
   const { visit, file, limb, feet, goTo } = context;
   const wording = useWording();
-  const settings = useSettings();
-  const { save } = useEdits();
   const [active, setActive] = useState<CutName>("heelMedial");
   const foot = feet[limb];
   const blank = footPlace("trims", visit, limb, "before");
@@ -74,6 +70,7 @@ export function TrimStage(context: StageContext) {
     }),
   ) as Record<CutName, DraftedField<number>>;
   const { view, type, settle, forget } = useDraftedFields(fields);
+  const pad = usePad({ view, type, forget }, active, 0);
 
   const cuts: Cuts = { ...NO_CUT };
   for (const cut of CUTS) cuts[cut] = view(cut).value ?? 0;
@@ -127,15 +124,7 @@ export function TrimStage(context: StageContext) {
           onActive={setActive}
           onType={type}
           onSettle={settle}
-          onPad={(key: PadKey) => {
-            const { text, typed } = view(active);
-            const fresh = !typed && key.kind !== "step" && key.kind !== "back";
-            type(active, padText(fresh ? "" : text, key, 0));
-          }}
-          onUnit={() => {
-            forget(active);
-            void save(unitToggle(settings));
-          }}
+          {...pad}
           onSame={() => undefined}
           onEnd={() => goTo(nextFoot ? { limb: nextFoot } : { stage: "recheck", limb: "LF" })}
           picture={

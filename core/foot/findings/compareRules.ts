@@ -115,10 +115,10 @@ export const COMPARE_RULES: readonly Rule[] = [
       return {
         level: "act",
         text: facts.wording.inOwnWords(
-          `Only this ${isFore(facts.limb) ? "fore" : "hind"} foot is ${parts.join(" and ")}.`,
+          `Only this ${isFore(facts.limb) ? "fore" : "hind"} foot of the pair: ${parts.join(", ")}.`,
         ),
         evidence: facts.wording.inOwnWords(
-          `Half widths differ by more than ${FLARE_MM} mm on this foot and by less than half of that on its pair; worn side from the painted shoe.`,
+          `Half widths differ by more than ${FLARE_MM} mm on this foot and by less than half of that on its pair; worn side from the painted shoe; the rest as it was watched.`,
         ),
       };
     },

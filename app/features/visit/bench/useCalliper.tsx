@@ -2,20 +2,19 @@ import { useState } from "react";
 import { COARSE_STEPS } from "~app/ui/NumberPad";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
-import { useSettings, useWording } from "~app/ui/useWording";
+import { useWording } from "~app/ui/useWording";
 import type { Measured } from "~core/foot/measures";
 import { CALLIPER_LENGTHS, checkCalliper } from "~core/foot/survey/calliper";
 import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment, SoleRecord } from "~core/record/reading";
-import { unitToggle } from "~core/record/unitToggle";
 import { isInstrumentLine, readInstrumentLine } from "~core/instrument/line";
 import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
-import { padText, type PadKey } from "~core/units/padText";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
 import { lengthInField } from "./measureText";
+import { usePad } from "./usePad";
 
 /** A typed length, or the line of a calliper that types by itself. */
 function lengthFrom(text: string, unit: "mm" | "in"): Result<number> {
@@ -31,7 +30,6 @@ function lengthFrom(text: string, unit: "mm" | "in"): Result<number> {
 export function useCalliper(context: StageContext, moment: Moment, stored: SoleRecord, last: SoleRecord) {
   const { visit, limb, feet } = context;
   const wording = useWording();
-  const settings = useSettings();
   const { save } = useEdits();
   const [active, setActive] = useState(CALLIPER_LENGTHS[0]?.id ?? "");
   const blank = footPlace("readings", visit, limb, moment);
@@ -62,6 +60,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
     ]),
   );
   const { view, type, settle, forget } = useDraftedFields(fields);
+  const pad = usePad({ view, type, forget }, active);
   let sole = stored;
   for (const one of CALLIPER_LENGTHS) {
     const { value, typed } = view(one.id);
@@ -93,15 +92,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
       onActive={setActive}
       onType={type}
       onSettle={settle}
-      onPad={(key: PadKey) => {
-        const { text, typed } = view(active);
-        const fresh = !typed && (key.kind === "digit" || key.kind === "fraction" || key.kind === "point");
-        type(active, padText(fresh ? "" : text, key, undefined));
-      }}
-      onUnit={() => {
-        forget(active);
-        void save(unitToggle(settings));
-      }}
+      {...pad}
       onSame={() => {
         const one = CALLIPER_LENGTHS.find(({ id }) => id === active);
         const before = one && last[one.mark]?.[one.axis];

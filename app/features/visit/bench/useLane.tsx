@@ -2,7 +2,7 @@ import { useState } from "react";
 import { COARSE_STEPS } from "~app/ui/NumberPad";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
-import { useSettings, useWording } from "~app/ui/useWording";
+import { useWording } from "~app/ui/useWording";
 import { readAxis } from "~core/foot/axis";
 import { levelOf } from "~core/foot/level";
 import {
@@ -18,20 +18,18 @@ import { boundsOf } from "~core/foot/survey/ratios";
 import { toeTarget } from "~core/foot/toeYardstick";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment } from "~core/record/reading";
-import { unitToggle } from "~core/record/unitToggle";
 import { changeSince } from "~core/repeatability/change";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
-import { padText, type PadKey } from "~core/units/padText";
 import type { Wording } from "~core/units/wording";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
 import { readMeasured, showMeasured } from "./measureText";
+import { usePad } from "./usePad";
 
 /** The fast lane of one foot: its values as they are typed, and the lane to type them in. */
 export function useLane(context: StageContext, moment: Moment, compared: FootValues) {
   const { visit, file, limb, feet } = context;
   const wording = useWording();
-  const settings = useSettings();
   const { save } = useEdits();
   const [active, setActive] = useState<Measure>(MEASURES[0]);
   const foot = feet[limb];
@@ -119,12 +117,8 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
     };
   });
 
-  const onPad = (key: PadKey) => {
-    const { text, typed } = view(active);
-    const fresh = !typed && (key.kind === "digit" || key.kind === "fraction" || key.kind === "point");
-    const before = compared[active];
-    type(active, padText(fresh ? "" : text, key, before && shownNumber(active, before.value, wording)));
-  };
+  const shownBefore = compared[active];
+  const pad = usePad(drafted, active, shownBefore && shownNumber(active, shownBefore.value, wording));
   /** A reading that came from an instrument: into the active field, then on to the next. */
   const take = (kind: "angle" | "length", value: number, source: Measured["source"]): string | undefined => {
     const target = MEASURES.slice(MEASURES.indexOf(active)).find((one) => MEASURE_FACTS[one].kind === kind);
@@ -153,11 +147,7 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
       onActive={setActive}
       onType={type}
       onSettle={settle}
-      onPad={onPad}
-      onUnit={() => {
-        forget(active);
-        void save(unitToggle(settings));
-      }}
+      {...pad}
       onSame={() => {
         const before = compared[active];
         if (!before) return;

@@ -2,19 +2,20 @@ import { Button } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
 import type { Handle } from "~app/drawing/MarkHandles";
-import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { solarFrame } from "~core/foot/survey/frame";
 import { suspectSwap } from "~core/foot/survey/swap";
 import { surveyOfRecord } from "~core/foot/survey/record";
 import { distance, type Vector } from "~core/geometry/vector";
-import { HAND_SD_MM, sidesChanged, TRACE } from "~core/photo/fill";
+import { sidesChanged, TRACE } from "~core/photo/fill";
 import { PHOTO_MARKS, PHOTO_VIEW_FACTS, photoMarkFacts } from "~core/photo/views";
 import type { Photo } from "~core/record/photo";
-import { parseLength } from "~core/units/length";
 import type { StageContext } from "../stageContext";
+import { MarkList } from "./MarkList";
+import { PhotoNumbers, PhotoTrust } from "./PhotoSaid";
 import { PicturePane } from "./PicturePane";
+import { ScaleLength } from "./ScaleLength";
 import { CORNERS, scaleOf, SCALE_ENDS, usePhotoMarks } from "./usePhotoMarks";
 import { usePicture } from "./usePicture";
 import "./photo.css";
@@ -35,7 +36,6 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [tracing, setTracing] = useState(false);
   const [twoPoint, setTwoPoint] = useState(photo.scale?.kind === "two-point");
-  const [scaleText, setScaleText] = useState("");
 
   const scaleMarks: readonly string[] = twoPoint ? SCALE_ENDS : CORNERS;
   const all = [...scaleMarks, ...PHOTO_MARKS[photo.view]];
@@ -190,55 +190,10 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             </>
           )}
           {twoPoint && (
-            <label className="photo-scale">
-              Known length
-              <input
-                value={scaleText || (marked.scaleMm === undefined ? "" : String(marked.scaleMm))}
-                inputMode="decimal"
-                onChange={(event) => setScaleText(event.target.value)}
-                onBlur={() => {
-                  const read = parseLength(scaleText, wording.unit);
-                  if (!read.ok || read.value <= 0) return;
-                  change(() => ({ scaleMm: read.value }), true);
-                }}
-              />
-              <span className="quiet">weaker than the card: true only for a square picture</span>
-            </label>
+            <ScaleLength mm={marked.scaleMm} onRead={(scaleMm) => change(() => ({ scaleMm }), true)} />
           )}
         </section>
-        {found && (
-          <section className="photo-trust" aria-label="How far this picture can be trusted">
-            {found.photo.scale === "two-point" ? (
-              <p className="brass strong">
-                Scaled by two points: weak. Take one with the card for lengths that count.
-              </p>
-            ) : (
-              <p
-                className={
-                  found.photo.word === "square"
-                    ? "quiet"
-                    : found.photo.word === "slanted"
-                      ? "brass strong"
-                      : "ember strong"
-                }
-              >
-                {found.photo.word === "square"
-                  ? `Square enough: slant ${wording.angle(found.photo.slantDeg ?? 0)}.`
-                  : found.photo.word === "slanted"
-                    ? `Slanted by ${wording.angle(found.photo.slantDeg ?? 0)}: readings carry their error.`
-                    : `Slanted by ${wording.angle(found.photo.slantDeg ?? 0)}: weak. Take another picture, squarer and from further away.`}
-              </p>
-            )}
-            {found.photo.scale === "card" && (
-              <p className="quiet">
-                Residual {(found.photo.residualMm ?? 0).toFixed(2)} mm.{" "}
-                {found.photo.corrected
-                  ? `Marks off the card’s plane are moved to where they are (lens from the ${found.photo.camera?.focalFrom ?? ""}).`
-                  : "The lens is not known: marks off the card’s plane carry their whole error."}
-              </p>
-            )}
-          </section>
-        )}
+        {found && <PhotoTrust photo={found.photo} />}
         {suspicion && (
           <div className="lane-ask" role="group" aria-label="A question">
             <p>{wording.inOwnWords(suspicion.question)}</p>
@@ -259,74 +214,26 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               {wording.inOwnWords(message)}
             </p>
           ))}
-        {found && found.numbers.length > 0 && (
-          <table className="photo-numbers" aria-label="What the picture says">
-            <tbody>
-              {found.numbers.map(({ name, value, unit, band }) => (
-                <tr key={name}>
-                  <th scope="row">{wording.inOwnWords(name)}</th>
-                  <td className="ledger-now">
-                    <Fractions text={unit === "°" ? wording.angle(value) : wording.length(value)} />
-                  </td>
-                  <td className="quiet">
-                    ±{" "}
-                    <Fractions
-                      text={
-                        unit === "°"
-                          ? wording.angle(band)
-                          : band < 9.95 && wording.unit === "mm"
-                            ? `${band.toFixed(1)} mm`
-                            : wording.length(band)
-                      }
-                    />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
-        {found && found.numbers.length > 0 && (
-          <p className="quiet photo-note">
-            ± is the 95 % band of {HAND_SD_MM} mm of hand on every mark, and of depths that are not sure.
-          </p>
-        )}
+        {found && <PhotoNumbers numbers={found.numbers} />}
         <details className="photo-marks">
           <summary>Marks</summary>
-          <ul>
-            {all.map((mark) => (
-              <li key={mark}>
-                <button
-                  type="button"
-                  className="mark-name"
-                  aria-pressed={mark === selected}
-                  disabled={!marked.points[mark]}
-                  onClick={() => setSelected(mark)}
-                >
-                  {factsOf(mark).name}
-                </button>
-                {marked.points[mark] ? (
-                  <button
-                    type="button"
-                    className="text-button"
-                    onClick={() =>
-                      change(
-                        ({ points }) => ({
-                          points: Object.fromEntries(
-                            Object.entries(points).filter(([name]) => name !== mark),
-                          ),
-                        }),
-                        true,
-                      )
-                    }
-                  >
-                    place again
-                  </button>
-                ) : (
-                  <span className="quiet">{skipped.includes(mark) ? "skipped" : "missing"}</span>
-                )}
-              </li>
-            ))}
-          </ul>
+          <MarkList
+            marks={all.map((mark) => ({
+              mark,
+              name: factsOf(mark).name,
+              state: marked.points[mark] ? "placed" : skipped.includes(mark) ? "skipped" : "missing",
+            }))}
+            selected={selected}
+            onSelect={setSelected}
+            onAgain={(mark) =>
+              change(
+                ({ points }) => ({
+                  points: Object.fromEntries(Object.entries(points).filter(([name]) => name !== mark)),
+                }),
+                true,
+              )
+            }
+          />
           <button type="button" className="text-button ember" onClick={remove}>
             Take this photograph away
           </button>

@@ -1,0 +1,35 @@
+interface MarkListProps {
+  marks: readonly { mark: string; name: string; state: "placed" | "skipped" | "missing" }[];
+  selected: string | undefined;
+  onSelect: (mark: string) => void;
+  /** The mark is to be placed once more. */
+  onAgain: (mark: string) => void;
+}
+
+/** Every mark of a picture in order: choose one, or place it again. */
+export function MarkList({ marks, selected, onSelect, onAgain }: MarkListProps) {
+  return (
+    <ul>
+      {marks.map(({ mark, name, state }) => (
+        <li key={mark}>
+          <button
+            type="button"
+            className="mark-name"
+            aria-pressed={mark === selected}
+            disabled={state !== "placed"}
+            onClick={() => onSelect(mark)}
+          >
+            {name}
+          </button>
+          {state === "placed" ? (
+            <button type="button" className="text-button" onClick={() => onAgain(mark)}>
+              place again
+            </button>
+          ) : (
+            <span className="quiet">{state}</span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,141 @@
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { makeBackup, readBackup } from "./backup";
+import { file, records } from "./records.fixture";
+import type { Records } from "./tables";
+
+const firstIssue = (text: string) => {
+  const read = readBackup(text);
+  return read.ok ? "read" : `${read.issues[0]?.code} ${read.issues[0]?.path}`;
+};
+
+describe("readBackup", () => {
+  test("restore(export(x)) = x", () => {
+    expect(readBackup(file())).toEqual({ ok: true, value: makeBackup(records(), "2026-11-23T08:00:00Z") });
+  });
+
+  test("any name and note comes back letter by letter (seeded property)", () => {
+    fc.assert(
+      fc.property(
+        fc.string({ minLength: 1, maxLength: 60, unit: "grapheme" }),
+        fc.string({ maxLength: 300 }),
+        (name, notes) => {
+          const read = readBackup(file((made) => Object.assign(made.horses[0]!, { name, notes })));
+          expect(read.ok && read.value.records.horses[0]).toMatchObject({ name, notes });
+        },
+      ),
+      { seed: 13 },
+    );
+  });
+
+  test("a file that is cut off is refused with line and column", () => {
+    const text = file();
+    const read = readBackup(text.slice(0, text.length / 2));
+    expect(!read.ok && read.issues[0]).toMatchObject({ code: "not-json" });
+    expect(!read.ok && read.issues[0]?.path).toMatch(/^line \d+, column \d+$/);
+    expect(!read.ok && read.issues[0]?.message).toContain("cut off");
+  });
+
+  test.each([
+    ["[]", "foreign "],
+    ['{"format":"something-else"}', "foreign "],
+    ["null", "foreign "],
+    [file().replace(/"version": \d+/, '"version": 99'), "newer version"],
+  ])("%s is %s", (text, expected) => {
+    expect(firstIssue(text)).toBe(expected);
+  });
+
+  test("a wrong value is named by table, row and field", () => {
+    expect(firstIssue(file((made) => Object.assign(made.horses[0]!, { massKg: "heavy" })))).toBe(
+      "bad-row records.horses.0.massKg",
+    );
+    expect(firstIssue(file((made) => Object.assign(made.visits[0]!, { date: "2026-02-30" })))).toBe(
+      "bad-row records.visits.0.date",
+    );
+  });
+
+  test("unknown keys, unknown tables, doubled ids and rows that point to nothing are refused", () => {
+    expect(firstIssue(file((made) => Object.assign(made.yards[0]!, { colour: "red" })))).toBe(
+      "bad-row records.yards.0",
+    );
+    expect(firstIssue(file((made) => Object.assign(made, { shoes: [] })))).toBe("foreign records.shoes");
+    expect(firstIssue(file((made) => made.horses.push(made.horses[0]!)))).toBe("double records.horses.1.id");
+    expect(firstIssue(file((made) => (made.visits = [])))).toBe("orphan records.readings.0.visitId");
+  });
+
+  test("a byte order mark before the file does no harm", () => {
+    expect(readBackup(`\uFEFF${file()}`).ok).toBe(true);
+  });
+});
+
+describe("pictures in a backup", () => {
+  const withPhoto = (change: (made: Records) => void = () => undefined) =>
+    file((made) => {
+      made.pictures = [{ id: "p", type: "image/jpeg", data: "/9j/4AAQ" }];
+      made.photos = [
+        {
+          id: "f",
+          visitId: "v",
+          horseId: "h",
+          limb: "LF",
+          moment: "before",
+          view: "sole",
+          date: "2026-11-02",
+          takenAt: "2026-11-02T09:00:00Z",
+          pictureId: "p",
+          width: 2400,
+          height: 1800,
+          simulated: false,
+          points: { toe: [812.25, 301] },
+        },
+      ];
+      change(made);
+    });
+
+  test("a photograph travels with its picture, its marks and its scale", () => {
+    const read = readBackup(withPhoto());
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(read.value.records.photos[0]?.points).toEqual({ toe: [812.25, 301] });
+    expect(read.value.records.pictures[0]?.data).toBe("/9j/4AAQ");
+  });
+
+  test("a photograph whose picture is missing, and bytes that are none, are named by row and field", () => {
+    const issue = (text: string) => {
+      const read = readBackup(text);
+      return read.ok ? "read" : `${read.issues[0]?.code} ${read.issues[0]?.path}`;
+    };
+    expect(issue(withPhoto((made) => (made.pictures = [])))).toBe("orphan records.photos.0.pictureId");
+    expect(
+      issue(
+        withPhoto((made) => {
+          (made.pictures[0] as { data: string }).data = "<script>alert(1)</script>";
+        }),
+      ),
+    ).toBe("bad-row records.pictures.0.data");
+    expect(
+      issue(
+        withPhoto((made) => {
+          (made.pictures[0] as { type: string }).type = "image/svg+xml";
+        }),
+      ),
+    ).toBe("bad-row records.pictures.0.type");
+  });
+
+  test("a backup of the version before is carried up: its readings gain an empty survey", () => {
+    const old = JSON.parse(file()) as { version: number; records: Record<string, Record<string, unknown>[]> };
+    old.version = 1;
+    for (const part of ["sole", "walls", "trace", "rings", "side", "rear"])
+      Reflect.deleteProperty(old.records["readings"]?.[0] ?? {}, part);
+    Reflect.deleteProperty(old.records["visits"]?.[0] ?? {}, "flags");
+    for (const table of ["watchings", "looks", "pictures", "photos"])
+      Reflect.deleteProperty(old.records, table);
+    const read = readBackup(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    expect(read.value.records.readings[0]).toMatchObject({
+      sole: {},
+      walls: {},
+      values: { toeLength: { value: 91.5 } },
+    });
+    expect(read.value.records.photos).toEqual([]);
+  });
+});

@@ -1,0 +1,81 @@
+import { describe, expect, test } from "@jest/globals";
+import { migrateRow, MIGRATIONS, RECORD_VERSION, type Migration } from "./migrations";
+import type { Records } from "./tables";
+
+describe("migrations", () => {
+  /** A literal row before and after for every shipped step; a step without one fails the gate below. */
+  const LITERALS: {
+    to: number;
+    table: keyof Records;
+    before: Record<string, unknown>;
+    after: Record<string, unknown>;
+  }[] = [
+    {
+      to: 2,
+      table: "readings",
+      before: {
+        id: "v.LF.before",
+        values: { width: { value: 128, source: "calliper" } },
+        confirmed: ["odd"],
+      },
+      after: {
+        id: "v.LF.before",
+        values: { width: { value: 128, source: "calliper" } },
+        sole: {},
+        walls: {},
+        trace: [],
+        rings: {},
+        side: {},
+        rear: {},
+        confirmed: ["odd"],
+      },
+    },
+    {
+      to: 2,
+      table: "visits",
+      before: { id: "v", notes: { watch: "lands flat" }, watch: "", tell: "" },
+      after: { id: "v", flags: {}, notes: { watch: "lands flat" }, watch: "", tell: "" },
+    },
+    {
+      to: 2,
+      table: "settings",
+      before: { id: "settings", unit: "in" },
+      after: {
+        id: "settings",
+        unit: "in",
+        lenses: { frontBack: "straight-axis", side: "even-sole" },
+        bounds: {},
+      },
+    },
+  ];
+
+  test("gate: every shipped step has a literal row before and after, in order without gaps", () => {
+    expect(MIGRATIONS.map(({ to }) => to)).toEqual(MIGRATIONS.map((_, index) => index + 2));
+    expect(RECORD_VERSION).toBe(MIGRATIONS.length + 1);
+    for (const step of MIGRATIONS)
+      for (const table of Object.keys(step.tables))
+        expect(LITERALS.some((one) => one.to === step.to && one.table === table)).toBe(true);
+  });
+
+  test("each step turns its literal row into the other", () => {
+    for (const { to, table, before, after } of LITERALS)
+      expect(
+        migrateRow(
+          table,
+          before,
+          to - 1,
+          MIGRATIONS.filter((step) => step.to === to),
+        ),
+      ).toEqual(after);
+  });
+
+  test("a row is carried through every step after its version, and only those", () => {
+    const steps: Migration[] = [
+      { to: 2, tables: { horses: (row) => ({ ...row, two: true }) } },
+      { to: 3, tables: { horses: (row) => ({ ...row, three: row["two"] }), yards: (row) => row } },
+    ];
+    expect(migrateRow("horses", { id: "h" }, 1, steps)).toEqual({ id: "h", two: true, three: true });
+    expect(migrateRow("horses", { id: "h" }, 2, steps)).toEqual({ id: "h", three: undefined });
+    expect(migrateRow("visits", { id: "v" }, 1, steps)).toEqual({ id: "v" });
+  });
+});
