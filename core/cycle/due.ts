@@ -8,7 +8,7 @@ import {
   WINDOW_DAYS,
 } from "../constants/due";
 import { Z_CENTRAL_80, Z_ONE_SIDED_80 } from "../math/statistics";
-import { seasonDaysAfter, type Hemisphere } from "./season";
+import { seasonFrom, type Hemisphere } from "./season";
 
 interface DailyRate {
   perDay: number;
@@ -54,12 +54,18 @@ export interface Band {
   high: number;
 }
 
-/** Mean and spread of toe length and axis, `days` after the last visit. */
-function stateAfter(foot: Omit<DueQuestion, "capWeeks" | "toeTarget">, days: number) {
-  const season = seasonDaysAfter(foot.last, days, foot.hemisphere ?? "north");
-  return {
-    toe: { mean: foot.toeLength + foot.growth.perDay * season, sd: foot.growth.sd * Math.abs(season) },
-    axis: { mean: foot.dorsalAngle - foot.pasternAngle + foot.drift.perDay * days, sd: foot.drift.sd * days },
+/** Mean and spread of toe length and axis, a number of days after the last visit. */
+function stateOf(foot: Omit<DueQuestion, "capWeeks" | "toeTarget">) {
+  const seasonAfter = seasonFrom(foot.last, foot.hemisphere ?? "north");
+  return (days: number) => {
+    const season = seasonAfter(days);
+    return {
+      toe: { mean: foot.toeLength + foot.growth.perDay * season, sd: foot.growth.sd * Math.abs(season) },
+      axis: {
+        mean: foot.dorsalAngle - foot.pasternAngle + foot.drift.perDay * days,
+        sd: foot.drift.sd * days,
+      },
+    };
   };
 }
 
@@ -80,7 +86,7 @@ export function forecastFoot(
   days: number,
   start: StartNoise = { toeSd: 0, axisSd: 0 },
 ): FootForecast {
-  const { toe, axis } = stateAfter(foot, days);
+  const { toe, axis } = stateOf(foot)(days);
   const band = (mean: number, sd: number): Band => ({
     mean,
     low: mean - Z_CENTRAL_80 * sd,
@@ -108,9 +114,10 @@ export function footDue(foot: DueQuestion): Due {
   const toeLimit = Math.max(foot.toeTarget, foot.toeLength) + (foot.toeOver ?? TOE_OVER_MM.value);
   const backLimit = Math.min(-limit, axisLeft - worse);
   const forwardLimit = Math.max(limit, axisLeft + worse);
+  const stateAfter = stateOf(foot);
   const capDay = Math.max(1, Math.round(foot.capWeeks * 7));
   for (let day = 1; day <= capDay; day++) {
-    const { toe, axis } = stateAfter(foot, day);
+    const { toe, axis } = stateAfter(day);
     if (toe.mean + Z_ONE_SIDED_80 * toe.sd > toeLimit) return dueOn(foot.last, day, "toe");
     if (
       axis.mean - Z_ONE_SIDED_80 * axis.sd < backLimit ||

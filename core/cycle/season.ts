@@ -11,11 +11,12 @@ export type Hemisphere = "north" | "south";
  * new year. Over a whole year the weighted days are the days; negative when `to` is before `from`.
  */
 export const seasonDays = (from: IsoDate, to: IsoDate, hemisphere: Hemisphere): number =>
-  seasonDaysAfter(from, daysBetween(from, to), hemisphere);
+  seasonFrom(from, hemisphere)(daysBetween(from, to));
 
-/** The same, counted from a date by days. */
-export function seasonDaysAfter(from: IsoDate, days: number, hemisphere: Hemisphere): number {
+/** The same, counted from a date by days: the date is read once, however many days are asked for. */
+export function seasonFrom(from: IsoDate, hemisphere: Hemisphere): (days: number) => number {
   const turn = (2 * Math.PI) / DAYS_PER_YEAR;
   const start = dayOfYear(from) - SEASON_PEAK.value[hemisphere];
-  return days + (SEASON_SWING.value / turn) * (Math.sin(turn * (start + days)) - Math.sin(turn * start));
+  const swing = SEASON_SWING.value / turn;
+  return (days) => days + swing * (Math.sin(turn * (start + days)) - Math.sin(turn * start));
 }

@@ -15,7 +15,7 @@ import {
   TOE_DIRECTIONS,
   watchingChange,
 } from "~core/gait/watching";
-import { pairOf } from "~core/foot/limb";
+import { isFore, pairOf, type Limb } from "~core/foot/limb";
 import { WALL_PLACE_NAMES } from "~core/foot/survey/walls";
 import { wearAgreement } from "~core/foot/wear";
 import { sameValue } from "~core/record/edit";
@@ -62,6 +62,23 @@ export function WatchStage(context: StageContext) {
   const agreement = wearAgreement(foot.look?.wear ?? {}, seen);
   const changed = watchingChange(seen, foot.watching.after);
   const onlyHere = onlyThisOne(seen, feet[pairOf(limb)].watching.before);
+  /** One thing that is seen of this foot; what is as it should be is drawn calmer. */
+  const choice = (
+    label: string,
+    options: readonly string[],
+    path: readonly string[],
+    value: string | undefined,
+    usual = "straight",
+  ) => (
+    <Choice
+      key={path.join(".")}
+      label={label}
+      options={options}
+      usual={usual}
+      value={value}
+      onChoose={(now) => change("before", path, now)}
+    />
+  );
   return (
     <div className="watch">
       <div className="watch-ground">
@@ -89,20 +106,8 @@ export function WatchStage(context: StageContext) {
             onKeep={(was, now) => keepSeen("after", was, now)}
           />
         </div>
-        <Choice
-          label="After landing"
-          options={SLIDES}
-          usual="none"
-          value={seen?.slide}
-          onChoose={(now) => change("before", ["slide"], now)}
-        />
-        <Choice
-          label="Flight"
-          options={FLIGHTS}
-          usual="straight"
-          value={seen?.flight}
-          onChoose={(now) => change("before", ["flight"], now)}
-        />
+        {choice("After landing", SLIDES, ["slide"], seen?.slide, "none")}
+        {choice("Flight", FLIGHTS, ["flight"], seen?.flight)}
         {agreement && (
           <p className={agreement.agrees ? "watch-said" : "watch-said watch-ask"}>
             {agreement.agrees
@@ -119,47 +124,21 @@ export function WatchStage(context: StageContext) {
       </section>
       <section className="watch-standing" aria-label="Standing">
         <h2>Standing</h2>
-        <Choice
-          label="Toe"
-          options={TOE_DIRECTIONS}
-          usual="straight"
-          value={seen?.toeDirection}
-          onChoose={(now) => change("before", ["toeDirection"], now)}
-        />
-        <Choice
-          label="Base"
-          options={BASES}
-          usual="under the limb"
-          value={seen?.base}
-          onChoose={(now) => change("before", ["base"], now)}
-        />
-        {JOINTS.map((joint) => (
-          <Choice
-            key={joint}
-            label={
-              joint === "knee or hock"
-                ? limb[1] === "F"
-                  ? "Knee"
-                  : "Hock"
-                : `${joint[0]?.toUpperCase() ?? ""}${joint.slice(1)}`
-            }
-            options={DEVIATIONS}
-            usual="straight"
-            value={seen?.deviation?.[joint]}
-            onChoose={(now) => change("before", ["deviation", joint], now)}
-          />
-        ))}
+        {choice("Toe", TOE_DIRECTIONS, ["toeDirection"], seen?.toeDirection)}
+        {choice("Base", BASES, ["base"], seen?.base, "under the limb")}
+        {JOINTS.map((joint) =>
+          choice(jointName(joint, limb), DEVIATIONS, ["deviation", joint], seen?.deviation[joint]),
+        )}
         <h3>Hairline, from the front</h3>
-        {HAIRLINE_PLACES.map((place) => (
-          <Choice
-            key={place}
-            label={wording.inOwnWords(WALL_PLACE_NAMES[place])}
-            options={HAIRLINE_STATES}
-            usual="level"
-            value={seen?.hairline?.[place]}
-            onChoose={(now) => change("before", ["hairline", place], now)}
-          />
-        ))}
+        {HAIRLINE_PLACES.map((place) =>
+          choice(
+            wording.inOwnWords(WALL_PLACE_NAMES[place]),
+            HAIRLINE_STATES,
+            ["hairline", place],
+            seen?.hairline[place],
+            "level",
+          ),
+        )}
       </section>
       <div className="watch-note">
         <NoteField
@@ -176,4 +155,10 @@ export function WatchStage(context: StageContext) {
       </div>
     </div>
   );
+}
+
+/** "Knee" before, "Hock" behind. */
+function jointName(joint: (typeof JOINTS)[number], limb: Limb): string {
+  if (joint === "knee or hock") return isFore(limb) ? "Knee" : "Hock";
+  return joint === "fetlock" ? "Fetlock" : "Pastern";
 }
