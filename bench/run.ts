@@ -8,7 +8,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { chromium, type Page } from "@playwright/test";
+import { planTrim } from "~core/trim/plan";
 import { NO_CUT, predictTrim } from "~core/trim/predict";
+import { anyQuestion } from "~core/trim/trim.fixture";
 import { readLateral, type LateralPoints } from "~core/foot/lateral";
 import { LIMBS } from "~core/foot/limb";
 import { fitFoot, ordinaryFoot } from "~core/foot/parametric/fit";
@@ -163,48 +165,91 @@ function photoAccuracy() {
   return { ...worst, inside: inside / all, handSd: median(handSd) };
 }
 
-/** Drags the toe's mark to and fro; ms from each pointer event to the drawing and the ledger laid out anew. */
-const dragging = (page: Page, count: number): Promise<number[]> =>
-  page.evaluate(async (times) => {
-    const field = document.querySelector<SVGRectElement>(".handle-field");
-    const mark = document.querySelector<SVGGElement>('[data-mark="toe"] .handle-dot');
-    const outline = document.querySelector(".picture-sole .horn");
-    if (!field || !mark || !outline) throw new Error("no marks on this page");
-    const box = mark.getBoundingClientRect();
-    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-    const send = (type: string, dy: number) =>
-      field.dispatchEvent(
-        new PointerEvent(type, {
-          bubbles: true,
-          pointerId: 1,
-          clientX: x,
-          clientY: y + dy,
-          pointerType: "mouse",
-        }),
-      );
-    field.setPointerCapture = () => undefined;
-    send("pointerdown", 0);
-    send("pointermove", 8);
-    const taken: number[] = [];
-    for (let index = 0; index < times; index++) {
-      const before = outline.getAttribute("d");
+/**
+ * Drags the toe's handle of a drawing to and fro; ms from each pointer event to the drawing and the numbers laid out
+ * anew. `drawn` is the line of that drawing that has to move, `way` 1 for down.
+ */
+const dragging = (
+  page: Page,
+  count: number,
+  picture: string,
+  drawn: string,
+  way: 1 | -1,
+): Promise<number[]> =>
+  page.evaluate(
+    async ([times, where, line, down]) => {
+      const field = document.querySelector<SVGRectElement>(`${where} .handle-field`);
+      const mark = document.querySelector<SVGGElement>(`${where} [data-mark="toe"] .handle-dot`);
+      const outline = document.querySelector(`${where} ${line}`);
+      if (!field || !mark || !outline) throw new Error("no handles on this page");
+      const box = mark.getBoundingClientRect();
+      const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+      const send = (type: string, dy: number) =>
+        field.dispatchEvent(
+          new PointerEvent(type, {
+            bubbles: true,
+            pointerId: 1,
+            clientX: x,
+            clientY: y + dy * down,
+            pointerType: "mouse",
+          }),
+        );
+      field.setPointerCapture = () => undefined;
+      send("pointerdown", 0);
+      send("pointermove", 8);
+      const taken: number[] = [];
+      for (let index = 0; index < times; index++) {
+        const before = outline.getAttribute("d");
+        const from = performance.now();
+        send("pointermove", 10 + (index % 2) * 6 + index / 50);
+        // A pointer's move is drawn in a task of its own: wait in tasks, and not for ever.
+        const { port1, port2 } = new MessageChannel();
+        const task = () =>
+          new Promise<void>((done) => {
+            port1.onmessage = () => done();
+            port2.postMessage(0);
+          });
+        while (outline.getAttribute("d") === before && performance.now() - from < 2000) await task();
+        document.querySelector(".ledger, .plan-table")?.getBoundingClientRect();
+        outline.getBoundingClientRect();
+        taken.push(performance.now() - from);
+        await new Promise((next) => setTimeout(next, 15));
+      }
+      return taken;
+    },
+    [count, picture, drawn, way] as const,
+  );
+
+/** Half a year at eight intervals, as long as it took in its worker, ms; each time in a worker of its own. */
+async function timeMonths(page: Page, address: string, times: number): Promise<number[]> {
+  const taken: number[] = [];
+  for (let index = 0; index < times; index++) {
+    await page.goto(address);
+    await page.locator(".cycles-line").first().waitFor();
+    taken.push(
+      ...(await page.evaluate(() =>
+        performance.getEntriesByName("months ahead").map(({ duration }) => duration),
+      )),
+    );
+  }
+  return taken;
+}
+
+/** Plans of a hundred different feet, one after the other, ms each. */
+function timePlan(): number {
+  const random = seededRandom(5);
+  const questions = Array.from({ length: 100 }, () => anyQuestion(random)).filter(
+    ({ frontBack }) => frontBack !== "live-sole",
+  );
+  const runs = Array.from({ length: 10 }, () =>
+    questions.map((question) => {
       const from = performance.now();
-      send("pointermove", 10 + (index % 2) * 6 + index / 50);
-      // A pointer's move is drawn in a task of its own: wait in tasks, and not for ever.
-      const { port1, port2 } = new MessageChannel();
-      const task = () =>
-        new Promise<void>((done) => {
-          port1.onmessage = () => done();
-          port2.postMessage(0);
-        });
-      while (outline.getAttribute("d") === before && performance.now() - from < 2000) await task();
-      document.querySelector(".ledger")?.getBoundingClientRect();
-      outline.getBoundingClientRect();
-      taken.push(performance.now() - from);
-      await new Promise((next) => setTimeout(next, 15));
-    }
-    return taken;
-  }, count);
+      planTrim(question);
+      return performance.now() - from;
+    }),
+  );
+  return median(runs.slice(1).flat());
+}
 
 /** A 12-megapixel JPEG chosen as a photograph: ms until it can be marked, and the longest that the page stood still. */
 async function chooseLargePicture(page: Page): Promise<{ readyMs: number; frozenMs: number }> {
@@ -276,7 +321,19 @@ try {
   await page.goto(`${survey.origin}${survey.pathname}?foot=LF&way=marks`);
   await page.locator('[data-mark="toe"]').waitFor();
   await page.waitForTimeout(500);
-  const drags = (await dragging(page, 120)).sort((a, b) => a - b);
+  const drags = (await dragging(page, 120, ".picture-sole", ".horn", 1)).sort((a, b) => a - b);
+  await page.goto(`${app.address}${HORSE}`);
+  const signed = await page
+    .getByRole("region", { name: "Visits" })
+    .getByRole("link")
+    .first()
+    .getAttribute("href");
+  const trim = `${app.address}${signed ?? ""}/trim?foot=RF`;
+  const months = await timeMonths(page, `${trim}&view=months`, 7);
+  await page.goto(`${trim}&view=bench`);
+  await page.locator(".picture-side .cut-plane").first().waitFor();
+  await page.waitForTimeout(500);
+  const cutDrags = (await dragging(page, 120, ".picture-side", ".cut-plane", -1)).sort((a, b) => a - b);
   await page.goto(`${survey.origin}${survey.pathname}?foot=LF&way=photo`);
   await page.locator('input[aria-label="Take or choose: sole"]').waitFor({ state: "attached" });
   await page.waitForTimeout(500);
@@ -295,6 +352,10 @@ try {
     ["demo round loaded from nothing", demoMs, 5000, "ms"],
     ["dragging a mark: survey, ledger, findings, median", median(drags), 16, "ms"],
     ["dragging a mark, 95th percentile", drags[Math.floor(drags.length * 0.95)] ?? Number.NaN, 33, "ms"],
+    ["dragging a cut: drawings, plan, words, median", median(cutDrags), 16, "ms"],
+    ["dragging a cut, 95th percentile", cutDrags[Math.floor(cutDrags.length * 0.95)] ?? Number.NaN, 33, "ms"],
+    ["half a year at eight intervals, in its worker, median", median(months), 100, "ms"],
+    ["plan of a trim, median", timePlan(), 2, "ms"],
     ["12-megapixel picture ready to mark", large.readyMs, 2000, "ms"],
     ["page standing still meanwhile, longest", large.frozenMs, 200, "ms"],
     ["photo, marks in the card's plane to 30 deg: worst angle", photo.flatDeg, 0.1, "deg"],

@@ -168,6 +168,22 @@ describe("calc", () => {
     ).toMatchObject({ exitCode: 2, out: undefined });
   });
 
+  test("trim plans the broken-back foot: what to cut, what stopped it, what is left for the shoe", () => {
+    const question = {
+      foot,
+      finish: "shod",
+      above: { toe: 4, heelMedial: 3, heelLateral: 5 },
+      frontBack: "straight-axis",
+      side: "even-sole",
+    };
+    const { out } = calc("trim", question) as { out: Record<string, Record<string, number>> };
+    expect(out["cuts"]?.["toe"]).toBe(4);
+    expect(out["limits"]).toContain("toe");
+    expect(out["shoe"]?.["elevate"]).toBeCloseTo(-(out["remaining"]?.["axis"] ?? 0), 12);
+    expect(calc("trim", { ...question, above: { toe: 4 } }).error?.issues[0]?.path).toBe("above.heelMedial");
+    expect(calc("trim", { ...question, frontBack: "by eye" }).exitCode).toBe(2);
+  });
+
   test("what the core refuses comes out with exit 2 and the core's own path", () => {
     const points = Object.fromEntries(
       [
@@ -202,7 +218,7 @@ describe("calc", () => {
   });
 
   test("--schema prints JSON Schema of input and output for every calculator", () => {
-    for (const name of ["units", "lateral", "predict", "growth", "due", "repeatability"]) {
+    for (const name of ["units", "lateral", "predict", "trim", "growth", "due", "repeatability"]) {
       const { out } = calc(name, "", "--schema") as {
         out: { input: { type: string; additionalProperties: boolean }; output: { type: string } };
       };

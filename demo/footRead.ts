@@ -16,14 +16,14 @@ import type { Story } from "./yards";
 /** How exactly a practised hand places a mark, mm. */
 const MARK_SD_MM = 0.8;
 
-const half = (mm: number): number => Math.round(2 * mm) / 2;
+const half = (mm: number): number => Math.round(2 * mm) / 2 + 0;
 
 /** The sole of a foot as it was surveyed: its own marks with the error of a hand, and the walls round it. */
 export function surveyedSole(
   foot: FootParameters,
   story: Story | undefined,
   random: Random,
-): Pick<Reading, "sole" | "walls" | "sulcusDepthMm" | "side"> {
+): Pick<Reading, "sole" | "walls" | "sulcusDepthMm" | "side" | "rear"> {
   const flared =
     story === "one-sided flare" && foot.limb === "LF"
       ? { ...foot, lateralWiderMm: foot.lateralWiderMm + 9 }
@@ -64,6 +64,7 @@ export function surveyedSole(
       heelAngle: { value: half(foot.heelAngleDeg), source: "gauge" },
       dish: { value: half(foot.dishDeg), source: "gauge" },
     },
+    rear: { limbDeviation: { value: half(foot.limbDeviationDeg), source: "gauge" } },
   };
 }
 

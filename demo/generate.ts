@@ -5,8 +5,8 @@ import { seasonDays } from "~core/cycle/season";
 import { isFore, LIMBS, type Limb } from "~core/foot/limb";
 import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "~core/foot/measures";
 import { cutFoot, growFoot, type Growth } from "~core/foot/parametric/cut";
-import { ordinaryFoot } from "~core/foot/parametric/fit";
-import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/parameters";
+import { fitFoot, ordinaryFoot } from "~core/foot/parametric/fit";
+import { bearingLengthOf, trimFootOf, type FootParameters } from "~core/foot/parametric/parameters";
 import { toeTarget } from "~core/foot/toeYardstick";
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
 import { degrees, radians } from "~core/math/angle";
@@ -14,8 +14,9 @@ import { isShod, type Horse } from "~core/record/horse";
 import { nothingRead, readingId, type Moment, type Reading } from "~core/record/reading";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { noRecords, type Records } from "~core/record/tables";
-import { trimId } from "~core/record/trim";
+import { SHEET_STEPS, trimId, type AgreedPlan, type Trim } from "~core/record/trim";
 import { blankVisit, type Visit } from "~core/record/visit";
+import { agreedPlan } from "~core/trim/agreed";
 import type { Cuts } from "~core/trim/predict";
 import { isSurveyed, lookedAtFoot, surveyedSole, watchedFoot } from "./footRead";
 import { ROUND, type HorsePlan } from "./yards";
@@ -25,6 +26,9 @@ const YEARS_OF_VISITS = 2;
 const MEASURE_SD = { angle: 0.54, length: 1.1 };
 /** How exactly a hand takes what it meant to take, mm. */
 const CUT_SD_MM = 0.6;
+/** More at the inner heel than meant: this farrier's habit, there to be found. */
+const INNER_HEEL_HABIT_MM = 0.9;
+const ALL_TICKED = Object.fromEntries(SHEET_STEPS.map((step) => [step, true])) as Trim["ticks"];
 /** A difference of heel heights up to this is left alone. */
 const TOLERATED_HEEL_DIFFERENCE_MM = 4;
 
@@ -106,9 +110,22 @@ function addHorse(
         records.watchings.push(watched);
         records.looks.push(lookedAtFoot(place, watched, plan.story));
       }
-      const cuts = chooseCuts(own.foot, horse, random);
+      const meant = chooseCuts(own.foot, horse);
+      const isPlanned = isSurveyed(days, date) && !plan.story && !plan.trouble;
+      const cuts = takenByHand(meant, isPlanned ? INNER_HEEL_HABIT_MM : 0, random);
+      const decided = isPlanned ? plannedTrim(horse, own.foot, before, meant) : undefined;
       own.foot = sound(cutFoot(own.foot, cuts)).foot;
-      records.trims.push({ id: trimId(visitId, own.limb), visitId, horseId: id, limb: own.limb, date, cuts });
+      records.trims.push({
+        id: trimId(visitId, own.limb),
+        visitId,
+        horseId: id,
+        limb: own.limb,
+        date,
+        cuts,
+        ticks: decided ? { ...ALL_TICKED } : {},
+        past: {},
+        ...(decided && { plan: decided }),
+      });
       own.history.push({ date, before: before.values, after: read(own.foot, "after").values });
     }
     const outlooks = feet.map(({ limb, history }) => footOutlook(horse, limb, history, DEFAULT_SETTINGS));
@@ -178,11 +195,34 @@ function startingFoot(horse: Horse, plan: HorsePlan, limb: Limb, random: Random)
       heelHeightMm: { medial: 50, lateral: 51 },
       widthMm: varied.widthMm - 6,
     };
+  if (plan.trouble === "broken forward" && fore) {
+    const turned = 6.5;
+    const raised = Math.tan(radians(turned)) * bearingLengthOf(varied);
+    return {
+      ...varied,
+      dorsalAngleDeg: pastern + turned,
+      heelAngleDeg: varied.heelAngleDeg + turned,
+      heelHeightMm: {
+        medial: varied.heelHeightMm.medial + raised,
+        lateral: varied.heelHeightMm.lateral + raised,
+      },
+      wallAboveSoleMm: { ...varied.wallAboveSoleMm, medial: 9, lateral: 9 },
+    };
+  }
+  if (plan.trouble === "twisted limb" && limb === "RF")
+    return {
+      ...varied,
+      limbDeviationDeg: 4,
+      curlMm: { medial: 4, lateral: 0 },
+      heelHeightMm: { medial: varied.heelHeightMm.medial + 3, lateral: varied.heelHeightMm.lateral - 1 },
+      wallAboveSoleMm: { ...varied.wallAboveSoleMm, medial: varied.wallAboveSoleMm.medial + 5 },
+    };
   if (plan.trouble === "outside high" && limb === "LH")
     return {
       ...varied,
       heelHeightMm: { medial: varied.heelHeightMm.medial - 2, lateral: varied.heelHeightMm.lateral + 5 },
       curlMm: { medial: 0, lateral: 5 },
+      wallAboveSoleMm: { ...varied.wallAboveSoleMm, lateral: varied.wallAboveSoleMm.lateral + 6 },
     };
   if (plan.trouble === "overgrown") return sound(growFoot(varied, { hornMm: 34, driftDeg: -6 }));
   return varied;
@@ -216,8 +256,8 @@ const grownBetween = (pace: { growth: number; drift: number }, from: IsoDate, to
   driftDeg: pace.drift * daysBetween(from, to),
 });
 
-/** What this farrier takes: the toe back to its target, the angle back towards the pastern, within the error of a hand. */
-function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
+/** What this farrier means to take: the toe back to its target, the angle back towards the pastern. */
+function chooseCuts(foot: FootParameters, horse: Horse): Cuts {
   const over = Math.max(0, foot.toeLengthMm - toeTarget(horse).toeLengthMm);
   const most = foot.toeLengthMm > toeTarget(horse).toeLengthMm * 1.25 ? 14 : 11;
   const toe = Math.min(most, over * Math.sin(radians(foot.dorsalAngleDeg)));
@@ -226,14 +266,46 @@ function chooseCuts(foot: FootParameters, horse: Horse, random: Random): Cuts {
   const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
   const tilt =
     Math.sign(difference) * Math.min(2, Math.max(0, Math.abs(difference) - TOLERATED_HEEL_DIFFERENCE_MM) / 2);
-  const byHand = (mm: number) =>
-    Math.max(0, Math.round(2 * normalDraw(random, mm, mm > 0.5 ? CUT_SD_MM : 0)) / 2);
   return {
-    toe: byHand(toe),
-    heelMedial: byHand(Math.min(14, heel - tilt)),
-    heelLateral: byHand(Math.min(14, heel + tilt)),
-    dress: byHand(foot.dishDeg > 1 ? 1.5 : 0),
+    toe,
+    heelMedial: Math.max(0, Math.min(14, heel - tilt)),
+    heelLateral: Math.max(0, Math.min(14, heel + tilt)),
+    dress: foot.dishDeg > 1 ? 1.5 : 0,
   };
+}
+
+/** What the hand then takes, within its error; at the inner heel it may have a habit of taking more. */
+function takenByHand(meant: Cuts, innerHeelHabit: number, random: Random): Cuts {
+  const byHand = (mm: number, habit = 0) =>
+    Math.max(
+      0,
+      Math.round(2 * (normalDraw(random, mm, mm > 0.5 ? CUT_SD_MM : 0) + (mm > 0.5 ? habit : 0))) / 2,
+    );
+  return {
+    toe: byHand(meant.toe),
+    heelMedial: byHand(meant.heelMedial, innerHeelHabit),
+    heelLateral: byHand(meant.heelLateral),
+    dress: byHand(meant.dress),
+  };
+}
+
+/** What was decided on before the first stroke, from the foot as it was measured. */
+function plannedTrim(horse: Horse, foot: FootParameters, before: Reading, meant: Cuts): AgreedPlan {
+  const measured = fitFoot(before.values, foot).foot;
+  const question = {
+    foot: trimFootOf(measured),
+    frontBack: DEFAULT_SETTINGS.lenses.frontBack,
+    side: DEFAULT_SETTINGS.lenses.side,
+    finish: isShod(horse, foot.limb) ? ("shod" as const) : ("barefoot" as const),
+  };
+  const half = (mm: number) => Math.round(2 * mm) / 2;
+  const cuts: Cuts = {
+    toe: half(meant.toe),
+    heelMedial: half(meant.heelMedial),
+    heelLateral: half(meant.heelLateral),
+    dress: half(meant.dress),
+  };
+  return sound(agreedPlan(measured, question, cuts, "hand", true));
 }
 
 function readingOf(

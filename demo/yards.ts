@@ -17,7 +17,14 @@ export interface HorsePlan {
   /** Days from today on which there is a show. */
   showIn?: number;
   /** Trouble that the feet start with and keep coming back to. */
-  trouble?: "long toe" | "low heel" | "upright one" | "outside high" | "overgrown";
+  trouble?:
+    | "long toe"
+    | "low heel"
+    | "upright one"
+    | "broken forward"
+    | "outside high"
+    | "twisted limb"
+    | "overgrown";
   /** What is to be seen on its feet when they are read. */
   story?: Story;
   /** Days past the usual interval at which the next visit falls due today; 0 = booked about now. */
@@ -70,7 +77,7 @@ export const ROUND: readonly YardPlan[] = [
         habits: "Dislikes hammering on the right fore. Drive that foot last.",
         today: "08:00",
       }),
-      horse("Gorsewick", "cob", 540, "roads", "full set", { late: -9 }),
+      horse("Gorsewick", "cob", 540, "roads", "full set", { late: -9, trouble: "twisted limb", years: 0.4 }),
       horse("Peat", "pony", 340, "roads", "fronts", { late: -14 }),
       horse("Sallow", "cob", 500, "roads", "full set", { late: -20, trouble: "low heel" }),
       horse("Tarnlight", "pony", 370, "roads", "full set", { late: -20 }),
@@ -174,7 +181,12 @@ export const ROUND: readonly YardPlan[] = [
         trouble: "upright one",
         watch: "Fronts do not match: right fore upright. Match within what each can give.",
       }),
-      horse("Portcullis", "horse", 640, "roads", "full set", { late: -6 }),
+      horse("Portcullis", "horse", 640, "roads", "full set", {
+        late: -6,
+        trouble: "broken forward",
+        years: 0.2,
+        watch: "New to the round: stands up on high heels in front. Heels down by degrees.",
+      }),
       horse("Lanternjack", "horse", 600, "roads", "full set", { late: -16 }),
       horse("Meridian", "horse", 610, "roads", "full set", { late: -16 }),
     ],

@@ -20,7 +20,10 @@ const SCREENS = [
   `${VISIT}/survey?way=walls`,
   `${VISIT}/survey?way=photo`,
   "/card",
-  `${VISIT}/trim`,
+  `${VISIT}/trim?view=bench`,
+  `${VISIT}/trim?view=sheet`,
+  `${VISIT}/trim?view=pair`,
+  `${VISIT}/trim?view=months`,
   `${VISIT}/recheck`,
   `${VISIT}/sign-off`,
 ];
@@ -33,6 +36,8 @@ for (const theme of ["paper", "barn"] as const)
     await field(page, "Dorsal angle").press("Enter");
     await field(page, "Pastern angle").fill("52");
     await field(page, "Pastern angle").press("Enter");
+    await field(page, "Toe length").fill("98");
+    await field(page, "Toe length").press("Enter");
     if (theme === "barn") {
       await page.goto("/settings");
       await page.getByText("Barn: dark, large").click();

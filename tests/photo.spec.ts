@@ -197,6 +197,8 @@ test.describe("by touch", () => {
     expect(Math.abs((await numberOf(page, "Width")) - foot.widthMm)).toBeLessThan(2.5);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
     await page.getByRole("button", { name: "‹ All photographs" }).tap();
+    // The same screen first: what was marked last is on its way to the store.
+    await expect(page.getByRole("region", { name: "Readings" })).toContainText("Heels ahead, inside");
     await page.goto(SURVEY);
     await expect(page.getByRole("region", { name: "Readings" })).toContainText("Heels ahead, inside");
     await expect(page.getByRole("row", { name: /Front : support/ })).not.toContainText("est.");

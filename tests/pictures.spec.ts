@@ -78,8 +78,6 @@ test("the main views, from the demo round", async ({ page }) => {
   await enter(page, measures("48", "52", "98", "30", "35", "127", "129"));
   await page.goto(`${VISIT}/survey?foot=RF`);
   await enter(page, measures("50", "51", "97", "33", "34", "125", "130"));
-  await page.goto(`${VISIT}/trim`);
-  await enter(page, { "Heel, inside": "1", "Heel, outside": "2.5", Toe: "6.5", "Dress the wall": "2" });
   await page.goto(`${VISIT}/recheck`);
   await enter(page, measures("50.5", "52", "89", "29", "32", "120", "129"));
   await page.goto(`${VISIT}/survey?way=calliper`);
@@ -95,6 +93,10 @@ test("the main views, from the demo round", async ({ page }) => {
     "Toe quarter, outside, wall thickness": "11.5",
     "Quarter, inside, wall thickness": "9",
     "Quarter, outside, wall thickness": "9",
+    "Toe, wall above sole": "7",
+    "Heel, inside, wall above sole": "3",
+    "Heel, outside, wall above sole": "5.5",
+    "Sulcus depth": "13",
   });
   await watchAndRead(page);
   await take(page, "today", "/");
@@ -108,19 +110,33 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.locator('[data-mark="toeQuarterLateral"]').focus();
   await take(page, "foot-bench");
   await photo(page, "RF", "photo", DESK);
-  await take(page, "trim", `${VISIT}/trim`);
+  await page.goto(`${VISIT}/trim?view=bench`);
+  await page
+    .getByRole("combobox", { name: "Lay a second lens over it" })
+    .selectOption({ label: "Even halves" });
+  await take(page, "trim");
+  await page.goto(`${VISIT}/trim?view=months`);
+  await page.getByRole("button", { name: "every 8 weeks" }).click();
+  await page.getByText("Toe length", { exact: true }).click();
+  await take(page, "months");
   await take(page, "sign-off", `${VISIT}/sign-off`);
   await take(page, "files", "/files");
   await take(page, "cautions", "/cautions");
   await take(page, "settings", "/settings");
   await take(page, "today-phone", "/", PHONE);
-  await take(page, "trim-phone", `${VISIT}/trim`, PHONE);
-  await page.getByRole("button", { name: "unit, now mm" }).click();
+  await page.goto(`${VISIT}/arrive`);
+  await page.getByRole("button", { name: "On to Survey" }).waitFor();
+  await page.keyboard.press("u");
+  await expect(page.getByRole("status")).toContainText("Kept");
   await take(page, "survey-phone", `${VISIT}/survey?foot=RF`, PHONE);
   await field(page, "Toe length").focus();
   await take(page, "survey-phone", undefined, PHONE);
   await photo(page, "LH", "photo-phone", PHONE);
   await page.goto("/settings");
   await page.getByText("Barn: dark, large").click();
-  await take(page, "survey-barn", `${VISIT}/survey`);
+  await expect(page.locator("html")).toHaveAttribute("data-theme", "barn");
+  await page.goto(`${VISIT}/trim?view=bench`);
+  await page.getByRole("button", { name: "Start the cut sheet" }).click();
+  await page.getByRole("checkbox").first().click();
+  await take(page, "trim-phone", undefined, PHONE);
 });

@@ -249,7 +249,7 @@ test("every rule can be read by a farrier: when, then, and which lens it speaks 
   await expect(
     rules.getByRole("row", { name: /Heel shallower than the front wall by more than 5°/ }),
   ).toContainText("any lens");
-  await page.getByRole("radio", { name: "Even halves" }).click();
+  await page.getByRole("radio", { name: "Even halves", exact: true }).click();
   await expect(page.getByRole("status")).toContainText("Kept");
   await page.goto(`${VISIT}/survey`);
   await expect(page.getByRole("combobox", { name: "Front to back lens" })).toHaveValue("even-halves");

@@ -45,9 +45,10 @@ test("a whole visit by touch: measured, cut, measured again, signed, due", async
   await enter("Dorsal angle", ["48", "52", "98", "30", "35"]);
   await expect(page.getByRole("button", { name: "left fore" })).toContainText("5 of 7");
   await page.getByRole("button", { name: "Stage after" }).tap();
-  await enter("Heel, inside", ["1", "2.5", "6.5", "2"]);
-  await page.getByRole("button", { name: "left fore" }).tap();
-  await expect(page.getByText(/^leaves dorsal 50\.\d°, axis −/)).toBeVisible();
+  await page.getByRole("button", { name: "Start the cut sheet" }).tap();
+  await page.getByRole("checkbox", { name: /^Toe \d/ }).tap();
+  await page.getByRole("button", { name: "More taken at the toe" }).tap();
+  await expect(page.getByText("0.5 mm past the limit of 3 mm.")).toBeVisible();
   for (let stage = 0; stage < 3; stage++) await page.getByRole("button", { name: "Stage after" }).tap();
   await enter("Dorsal angle", ["50.5", "52", "89"]);
   await expect(page.getByText("axis straight", { exact: true })).toBeVisible();

@@ -27,13 +27,19 @@ test("a whole visit with the keyboard alone: from Today to the new due date", as
   await expect(page.getByRole("button", { name: "left fore" })).toContainText("done");
 
   await page.keyboard.press("]");
-  await expect(field(page, "Heel, inside")).toBeFocused();
-  for (const cut of ["2", "1", "6.5", "0"]) {
-    await page.keyboard.type(cut);
-    await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: "Start the cut sheet" }).focus();
+  await page.keyboard.press("Enter");
+  const steps = page.getByRole("list", { name: "Cut sheet, left fore" }).getByRole("checkbox");
+  await expect(steps).toHaveCount(7);
+  for (let step = 0; step < 7; step++) {
+    await steps.nth(step).focus();
+    await page.keyboard.press("Space");
+    await expect(steps.nth(step)).toBeChecked();
   }
-  await page.keyboard.press("Alt+1");
-  await expect(page.getByRole("region", { name: "Prediction" })).toContainText("50.3°");
+  await page.getByRole("textbox", { name: "Taken at the toe", exact: true }).focus();
+  await page.keyboard.type("6.5");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("3.5 mm past the limit of 3 mm.")).toBeVisible();
 
   await page.keyboard.press("Escape");
   for (let stage = 0; stage < 3; stage++) {
@@ -60,27 +66,6 @@ test("a whole visit with the keyboard alone: from Today to the new due date", as
   await expect(page.getByRole("region", { name: "Next due" })).toContainText("Inside heel again");
   const row = page.getByRole("region", { name: "Visits" }).getByRole("row").filter({ hasText: "23 Nov" });
   await expect(row).toContainText("98 → 89");
-});
-
-test("what was cut by hand changes the drawing's table as it is typed", async ({ page }) => {
-  await openVisit(page, "survey");
-  for (const [name, value] of [
-    ["Dorsal angle", "50"],
-    ["Toe length", "95"],
-    ["Bearing length", "120"],
-  ] as const) {
-    await field(page, name).fill(value);
-    await field(page, name).press("Enter");
-  }
-  await page.getByRole("link", { name: /^Trim/ }).click();
-  const table = page.getByRole("region", { name: "Prediction" });
-  await expect(table.getByRole("row", { name: /Dorsal angle/ })).toContainText("50.0°");
-  await field(page, "Toe").fill("4");
-  await expect(table.getByRole("row", { name: /Dorsal angle/ })).toContainText("51.9°");
-  await field(page, "Toe").fill("500");
-  await field(page, "Toe").press("Enter");
-  await expect(page.getByRole("alert")).toContainText("more than any trim takes");
-  await expect(field(page, "Toe")).toHaveValue("500");
 });
 
 test("a foot due by its toe says which foot and why, by the user's own limit", async ({ page }) => {

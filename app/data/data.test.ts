@@ -3,10 +3,12 @@ import type { Edit } from "~core/record/edit";
 import { makeBackup } from "~core/record/backup";
 import type { Records } from "~core/record/tables";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
+import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { makeDemoRound } from "~demo/generate";
 import { draftAt, draftsUnder, dropDraft, keepDraft, loadDrafts } from "./drafts";
 import { saveEdits, undoLast } from "./edits";
 import { readAllRecords, restoreBackup } from "./files";
+import { plannedFeet } from "./ownHand";
 import { feetByHorse, readHorseFile, readRoster, readSettings } from "./queries";
 import { putRecords } from "./rounds";
 import { databaseOf, session } from "./session";
@@ -175,4 +177,21 @@ test("storage trouble is said in words that help", () => {
     "does not let",
   );
   expect(storageTrouble("odd")).toContain("odd");
+});
+
+describe("plannedFeet", () => {
+  test("every foot that was planned, agreed on and measured again, with its measures held against the plan", async () => {
+    const feet = await plannedFeet(GENERAL_NOISE.value);
+    const agreed = round.trims.filter(({ plan }) => plan?.agreed);
+    expect(agreed.length).toBeGreaterThan(8);
+    expect(feet).toHaveLength(agreed.length);
+    for (const rows of feet) expect(rows).toHaveLength(4);
+  });
+
+  test("a plan that was not agreed on, or a foot not measured again, is nobody's habit", async () => {
+    const [first] = round.trims.filter(({ plan }) => plan?.agreed);
+    const before = (await plannedFeet(GENERAL_NOISE.value)).length;
+    await session.db.trims.update(first!.id, { "plan.agreed": false });
+    expect(await plannedFeet(GENERAL_NOISE.value)).toHaveLength(before - 1);
+  });
 });

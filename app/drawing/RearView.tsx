@@ -5,20 +5,25 @@ import type { FootParameters } from "~core/foot/parametric/parameters";
 import type { Vector } from "~core/geometry/vector";
 import type { Wording } from "~core/units/wording";
 import { pathThrough, roundUp } from "./path";
+import type { ViewGeometry } from "./viewGeometry";
 import "./drawing.css";
 
 interface RearViewProps {
   foot: FootParameters;
   ghost?: FootParameters | undefined;
+  /** The foot as it was planned, dotted. */
+  planned?: FootParameters | undefined;
   wording: Wording;
   guess: boolean;
   title: string;
   /** The hairline's tilt as it was read, deg; else it follows from the heel heights. */
   tiltDeg?: number | undefined;
+  overlay?: ((geometry: ViewGeometry) => React.ReactNode) | undefined;
 }
 
 /** A foot from behind, true to scale, the plumb line in its middle. A left foot has its outside on the left. */
-export function RearView({ foot, ghost, wording, guess, title, tiltDeg }: RearViewProps) {
+export function RearView(props: RearViewProps) {
+  const { foot, ghost, wording, guess, title, tiltDeg, overlay, planned } = props;
   const figure = rearFigure(foot);
   const before = ghost && rearFigure(ghost);
   const lateral = isLeft(foot.limb) ? -1 : 1;
@@ -32,7 +37,7 @@ export function RearView({ foot, ghost, wording, guess, title, tiltDeg }: RearVi
       className={`drawing${guess ? " drawing-guess" : ""}`}
       viewBox={`${-half} ${-top} ${2 * half} ${top + 20}`}
       style={{ width: `calc(${2 * half} * var(--mm))`, aspectRatio: `${2 * half} / ${top + 20}` }}
-      role="img"
+      role={overlay ? "group" : "img"}
       aria-label={title}
     >
       <path className="limb" d={pathThrough(figure.limb.map(at), "closed")} />
@@ -40,6 +45,7 @@ export function RearView({ foot, ghost, wording, guess, title, tiltDeg }: RearVi
       <path className="frog" d={pathThrough(figure.frog.map(at), "smooth")} />
       <path className="hairline" d={pathThrough(figure.hairline.map(at), "smooth")} />
       {before && <path className="before" d={pathThrough(before.hoof.map(at), "closed")} />}
+      {planned && <path className="planned" d={pathThrough(rearFigure(planned).hoof.map(at), "closed")} />}
       <line className="limb-axis" x1={0} y1={0} x2={at(figure.axis[1])[0]} y2={at(figure.axis[1])[1]} />
       <line
         className="level-line"
@@ -71,6 +77,7 @@ export function RearView({ foot, ghost, wording, guess, title, tiltDeg }: RearVi
           );
         })}
       </g>
+      {overlay?.({ frame: [-half, -top, 2 * half, top + 20], at, back: ([x, y]) => [lateral * x, -y] })}
     </svg>
   );
 }

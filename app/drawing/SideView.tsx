@@ -6,6 +6,7 @@ import type { Vector } from "~core/geometry/vector";
 import { radians } from "~core/math/angle";
 import type { Wording } from "~core/units/wording";
 import { pathThrough, roundUp } from "./path";
+import type { ViewGeometry } from "./viewGeometry";
 import "./drawing.css";
 
 export interface SideViewProps {
@@ -13,6 +14,8 @@ export interface SideViewProps {
   foot: FootParameters;
   /** The foot before, drawn as a dashed outline. */
   ghost?: FootParameters | undefined;
+  /** The foot as it was planned, dotted. */
+  planned?: FootParameters | undefined;
   wording: Wording;
   /** True where not one number of this foot was measured: the whole drawing is a pale guess. */
   guess: boolean;
@@ -21,6 +24,7 @@ export interface SideViewProps {
   /** Angles and lengths beside the lines; off in small drawings. */
   labels?: boolean;
   title: string;
+  overlay?: ((geometry: ViewGeometry) => React.ReactNode) | undefined;
 }
 
 /** One lens drawn on the side view. */
@@ -38,7 +42,8 @@ const MARGIN = { front: 34, back: 26, below: 26, above: 6 };
  * A foot from the outside, true to scale, the plumb line hanging through the centre of rotation. A left foot looks to
  * the left, a right foot to the right, as one sees them from beside the horse.
  */
-export function SideView({ foot, ghost, wording, guess, labels = true, aims = [], title }: SideViewProps) {
+export function SideView({ foot, ghost, wording, guess, labels = true, ...rest }: SideViewProps) {
+  const { aims = [], title, overlay, planned } = rest;
   const figure = sideFigure(foot);
   const before = ghost && sideFigure(ghost);
   const facing = isLeft(foot.limb) ? -1 : 1;
@@ -58,7 +63,7 @@ export function SideView({ foot, ghost, wording, guess, labels = true, aims = []
       className={`drawing${guess ? " drawing-guess" : ""}`}
       viewBox={`${left} ${-top} ${width} ${top + MARGIN.below}`}
       style={{ width: `calc(${width} * var(--mm))`, aspectRatio: `${width} / ${top + MARGIN.below}` }}
-      role="img"
+      role={overlay ? "group" : "img"}
       aria-label={title}
     >
       <path className="limb" d={limbPath(figure, at)} />
@@ -68,6 +73,7 @@ export function SideView({ foot, ghost, wording, guess, labels = true, aims = []
       ))}
       <path className="hairline" d={hairlinePath(figure, at)} />
       {before && <path className="before" d={hoofPath(before, at)} />}
+      {planned && <path className="planned" d={hoofPath(sideFigure(planned), at)} />}
       <path className="pastern-line" d={pathThrough(figure.pasternLine.map(at), "straight")} />
       {aims.map((aim) => (
         <AimLine key={aim.name} aim={aim} figure={figure} at={at} />
@@ -94,6 +100,7 @@ export function SideView({ foot, ghost, wording, guess, labels = true, aims = []
       <circle className="mark" cx={hairToe[0]} cy={hairToe[1]} r={1.4} />
       <circle className="mark" cx={facing * figure.toeY} cy={0} r={1.4} />
       <circle className="mark" cx={facing * figure.heelY} cy={0} r={1.4} />
+      {overlay?.({ frame: [left, -top, width, top + MARGIN.below], at, back: ([x, y]) => [facing * x, -y] })}
     </svg>
   );
 }

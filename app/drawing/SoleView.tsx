@@ -7,14 +7,8 @@ import type { UndistortedOutline } from "~core/foot/survey/outline";
 import type { SolarPoint, Vector } from "~core/geometry/vector";
 import type { Wording } from "~core/units/wording";
 import { pathThrough, roundUp } from "./path";
+import type { ViewGeometry } from "./viewGeometry";
 import "./drawing.css";
-
-/** What an overlay needs to know of the drawing: its frame, and the way between millimetres of the sole and it. */
-export interface SoleGeometry {
-  frame: readonly [left: number, top: number, width: number, height: number];
-  at: (solar: Vector) => Vector;
-  back: (drawn: Vector) => SolarPoint;
-}
 
 export interface SoleViewProps {
   foot: FootParameters;
@@ -26,10 +20,12 @@ export interface SoleViewProps {
   shape?: { outline: UndistortedOutline; bone?: readonly SolarPoint[] | undefined } | undefined;
   /** y at which a lens would have the toe, with the lens's name. */
   aims?: readonly { y: number; name: string; second: boolean }[];
-  overlay?: ((geometry: SoleGeometry) => React.ReactNode) | undefined;
+  overlay?: ((geometry: ViewGeometry) => React.ReactNode) | undefined;
   ghost?: FootParameters | undefined;
   ghostMarks?: SolarMarks | undefined;
   ghostCorY?: number | undefined;
+  /** The foot as it is planned, dotted, laid over it by the centre of rotation. */
+  planned?: FootParameters | undefined;
   wording: Wording;
   guess: boolean;
   labels?: boolean;
@@ -43,9 +39,10 @@ export function SoleView(props: SoleViewProps) {
   const { foot, ghost, wording, guess, labels = true, title, shape, aims = [], overlay } = props;
   const figure = soleFigure(foot, props.marks, props.corY);
   const before = ghost && soleFigure(ghost, props.ghostMarks, props.ghostCorY);
+  const planned = props.planned && soleFigure(props.planned);
   const lateral = lateralOnScreen(foot.limb, "below");
   const at = ([x, y]: Vector): Vector => [lateral * x, -y];
-  const back = ([x, y]: Vector): SolarPoint => [lateral * x, -y];
+  const back = ([x, y]: Vector): Vector => [lateral * x, -y];
   // Two feet of which only one was surveyed are laid over each other by their centres of rotation.
   const beforeShift = before ? figure.corY - before.corY : 0;
   const beforeAt = ([x, y]: Vector): Vector => at([x, y + beforeShift]);
@@ -75,6 +72,15 @@ export function SoleView(props: SoleViewProps) {
         </>
       )}
       {before && <path className="before" d={pathThrough(before.outline.map(beforeAt), "smooth")} />}
+      {planned && (
+        <path
+          className="planned"
+          d={pathThrough(
+            planned.outline.map(([x, y]) => at([x, y + figure.corY - planned.corY])),
+            "smooth",
+          )}
+        />
+      )}
       {aims.map(({ y, name, second }) => (
         <g key={name}>
           <line

@@ -4,7 +4,6 @@ import "./pad.css";
 interface NumberPadProps {
   kind: "angle" | "length";
   unit: "mm" | "in";
-  steps: PadSteps;
   onKey: (key: PadKey) => void;
   onUnit: () => void;
   onSame: (() => void) | undefined;
@@ -23,20 +22,14 @@ const EIGHTHS = [
   ["¾", 6],
 ] as const;
 /** Three steps for the column beside the digits. */
-export type PadSteps = readonly [sign: string, by: number][];
-export const COARSE_STEPS: PadSteps = [
+const STEPS: readonly [sign: string, by: number][] = [
   ["+1", 1],
   ["−1", -1],
   ["+½", 0.5],
 ];
-export const FINE_STEPS: PadSteps = [
-  ["+½", 0.5],
-  ["−½", -0.5],
-  ["+1", 1],
-];
 
 /** Digits for a thumb; eighths when inches are typed, steps when millimetres or degrees are. */
-export function NumberPad({ kind, unit, steps, onKey, onUnit, onSame, onNext }: NumberPadProps) {
+export function NumberPad({ kind, unit, onKey, onUnit, onSame, onNext }: NumberPadProps) {
   const inches = kind === "length" && unit === "in";
   const side = (row: number) => {
     if (inches) {
@@ -50,7 +43,7 @@ export function NumberPad({ kind, unit, steps, onKey, onUnit, onSame, onNext }: 
         />
       );
     }
-    const step = steps[row];
+    const step = STEPS[row];
     if (!step) return <Key side name="point" sign="." onPress={() => onKey({ kind: "point" })} />;
     return (
       <Key

@@ -16,8 +16,27 @@ export interface LensChoice {
   side: SideLens;
 }
 
-/** Our default: marks that another person finds again, and the lesser cut. Source: handbook, lenses. */
-export const DEFAULT_LENSES: LensChoice = { frontBack: "straight-axis", side: "even-sole" };
+/** A user's own choice: front to back for feet that are shod and for feet that go bare, and side to side. */
+export interface OwnLenses extends LensChoice {
+  bare: FrontLens;
+}
+
+/** Our default: marks that another person finds again, and the lesser cut; bare feet on the plane of the live sole. */
+export const DEFAULT_LENSES: OwnLenses = {
+  frontBack: "straight-axis",
+  bare: "live-sole",
+  side: "even-sole",
+};
+
+/** The lenses that count for one foot: the horse's own where it has any, else the user's for shod or bare feet. */
+export const lensesOf = (
+  horse: { lenses?: { frontBack?: FrontLens | undefined; side?: SideLens | undefined } | undefined },
+  own: OwnLenses,
+  shod: boolean,
+): LensChoice => ({
+  frontBack: horse.lenses?.frontBack ?? (shod ? own.frontBack : own.bare),
+  side: horse.lenses?.side ?? own.side,
+});
 
 interface LensFacts {
   name: string;

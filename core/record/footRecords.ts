@@ -19,7 +19,7 @@ export function footPlace(
     case "readings":
       return { id: readingId(visit.id, limb, moment), ...place, moment, ...nothingRead() };
     case "trims":
-      return { id: trimId(visit.id, limb), ...place, cuts: {} };
+      return { id: trimId(visit.id, limb), ...place, cuts: {}, ticks: {}, past: {} };
     case "watchings":
       return { id: readingId(visit.id, limb, moment), ...place, moment, deviation: {}, hairline: {} };
     case "looks":

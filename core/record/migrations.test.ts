@@ -47,6 +47,22 @@ describe("migrations", () => {
         bounds: {},
       },
     },
+    {
+      to: 3,
+      table: "trims",
+      before: { id: "v.LF", cuts: { toe: 4 } },
+      after: { id: "v.LF", cuts: { toe: 4 }, ticks: {}, past: {} },
+    },
+    {
+      to: 3,
+      table: "settings",
+      before: { id: "settings", lenses: { frontBack: "even-halves", side: "even-sole" } },
+      after: {
+        id: "settings",
+        margins: { shod: 0, barefoot: 2 },
+        lenses: { frontBack: "even-halves", bare: "live-sole", side: "even-sole" },
+      },
+    },
   ];
 
   test("gate: every shipped step has a literal row before and after, in order without gaps", () => {

@@ -24,6 +24,18 @@ export const MIGRATIONS: readonly Migration[] = [
       }),
     },
   },
+  {
+    // The trim bench: a plan, its ticks, and what was seen past a limit; a lens for bare feet and own margins.
+    to: 3,
+    tables: {
+      trims: (row) => ({ ticks: {}, past: {}, ...row }),
+      settings: (row) => ({
+        margins: { shod: 0, barefoot: 2 },
+        ...row,
+        lenses: { bare: "live-sole", ...(row["lenses"] as object) },
+      }),
+    },
+  },
 ];
 
 /** The version of the records that this build reads and writes. */

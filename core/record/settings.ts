@@ -1,6 +1,12 @@
 import { z } from "zod";
 import { DEFAULT_LENSES, FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
 import { HORSE_USES } from "../constants/due";
+import { TRIM_MARGIN_MM } from "../constants/trim";
+
+const marginField = z
+  .number()
+  .min(0, { error: "No less than 0 mm." })
+  .max(10, { error: "No more than 10 mm." });
 
 /** How this user reads, and the limits that are theirs to set. One row. */
 export const settingsSchema = z.strictObject({
@@ -24,8 +30,16 @@ export const settingsSchema = z.strictObject({
   /** Own caps in weeks by use; the trade's values where there is none. */
   capWeeks: z.partialRecord(z.enum(HORSE_USES), z.number().min(1).max(16)).default({}),
   lenses: z
-    .strictObject({ frontBack: z.enum(FRONT_LENSES), side: z.enum(SIDE_LENSES) })
+    .strictObject({
+      frontBack: z.enum(FRONT_LENSES),
+      bare: z.enum(FRONT_LENSES),
+      side: z.enum(SIDE_LENSES),
+    })
     .default(DEFAULT_LENSES),
+  /** Wall left standing above the live sole, mm, for feet that are shod and feet that go bare. */
+  margins: z
+    .strictObject({ shod: marginField, barefoot: marginField })
+    .default({ shod: TRIM_MARGIN_MM.shod.value, barefoot: TRIM_MARGIN_MM.barefoot.value }),
   /** Own bounds between steady, drifting and act, by name; the house's where there is none. */
   bounds: z
     .record(

@@ -1,5 +1,6 @@
 import { MOST_CUT_MM, CUT_NAMES, type CutName } from "../record/trim";
 import { fail, ok, type Result } from "../result";
+import { sentenceCase } from "../units/wording";
 
 /** Refuses what no hand takes at once. Path is the cut's name; the message is for the place beside the field. */
 export function checkCut(cut: CutName, mm: number): Result<number> {
@@ -7,7 +8,7 @@ export function checkCut(cut: CutName, mm: number): Result<number> {
   return fail(
     "too-much",
     cut,
-    `${CUT_NAMES[cut]}: ${Math.round(mm)} mm is more than any trim takes (up to ${MOST_CUT_MM} mm). Check the unit.`,
+    `${sentenceCase(CUT_NAMES[cut])}: ${Math.round(mm)} mm is more than any trim takes (up to ${MOST_CUT_MM} mm). Check the unit.`,
     mm,
   );
 }

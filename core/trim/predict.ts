@@ -55,8 +55,7 @@ export const heelYOf = (foot: Pick<TrimFoot, "heelMedial" | "heelLateral">): num
  */
 export function predictTrim(foot: TrimFoot, cuts: Cuts): Result<PredictedFoot> {
   const heelY = heelYOf(foot);
-  const issues = impossible(foot, heelY);
-  if (issues.length > 0) return { ok: false, issues };
+  if (!isPossible(foot, heelY)) return { ok: false, issues: impossible(foot, heelY) };
 
   const heelCut = (cuts.heelMedial + cuts.heelLateral) / 2;
   const slope = (cuts.toe - heelCut) / (foot.toeY - heelY);
@@ -73,10 +72,10 @@ export function predictTrim(foot: TrimFoot, cuts: Cuts): Result<PredictedFoot> {
     return fail("too-deep", "cuts", "This cut leaves no wall. Check the four numbers.", cuts);
 
   const corHeight = foot.corHeight ?? COR_HEIGHT_PART * (foot.toeY - heelY);
-  const onNewGround = (y: number, z: number) => y * Math.cos(tilt) + z * Math.sin(tilt);
-  const toeAfter = onNewGround(wallY, wallZ);
-  const heelAfter = onNewGround(newHeelY, heelZ);
-  const corAfter = onNewGround(foot.corY, corHeight);
+  const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)];
+  const toeAfter = wallY * cos + wallZ * sin;
+  const heelAfter = newHeelY * cos + heelZ * sin;
+  const corAfter = foot.corY * cos + corHeight * sin;
   const dorsalAngle = foot.dorsalAngle + degrees(tilt);
   return ok({
     dorsalAngle,
@@ -93,13 +92,22 @@ export function predictTrim(foot: TrimFoot, cuts: Cuts): Result<PredictedFoot> {
   });
 }
 
+const isAngle = (deg: number): boolean => deg > 0 && deg < 90;
+
+const isPossible = (foot: TrimFoot, heelY: number): boolean =>
+  isAngle(foot.dorsalAngle) &&
+  isAngle(foot.pasternAngle) &&
+  isAngle(foot.heelAngle) &&
+  foot.toeY > heelY &&
+  foot.toeLength > 0 &&
+  foot.heelLateral[0] > foot.heelMedial[0];
+
 function impossible(foot: TrimFoot, heelY: number): Issue[] {
   const issues: Issue[] = [];
   const say = (path: string, message: string, value: unknown) =>
     issues.push({ code: "impossible", path: `foot.${path}`, message, value });
   for (const key of ["dorsalAngle", "pasternAngle", "heelAngle"] as const)
-    if (!(foot[key] > 0 && foot[key] < 90))
-      say(key, `An angle of ${foot[key]} degrees makes no foot.`, foot[key]);
+    if (!isAngle(foot[key])) say(key, `An angle of ${foot[key]} degrees makes no foot.`, foot[key]);
   if (!(foot.toeY > heelY)) say("toeY", "The toe must lie ahead of the heels.", foot.toeY);
   if (!(foot.toeLength > 0)) say("toeLength", "The toe must have a length.", foot.toeLength);
   if (!(foot.heelLateral[0] > foot.heelMedial[0]))

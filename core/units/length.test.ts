@@ -1,3 +1,4 @@
+import { wordingFor } from "./wording";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { formatLength, lengthParts, parseLength, typesetFractions, type LengthUnit } from "./length";
@@ -104,4 +105,14 @@ test("typesetFractions sets eighths as one sign and leaves finer fractions and o
     "133 mm",
     "50 : 50",
   ]);
+});
+
+describe("a cut in words", () => {
+  const style = { fraction: 16, leftRight: "left-right", side: "inside-outside" } as const;
+
+  test("to the half millimetre, or to the thirty-second of an inch whatever the user's fraction", () => {
+    const { cut } = wordingFor({ ...style, unit: "mm" });
+    expect([cut(3), cut(3.5), cut(3.3), cut(0)]).toEqual(["3 mm", "3.5 mm", "3.5 mm", "0 mm"]);
+    expect(wordingFor({ ...style, unit: "in" }).cut(25.4 + 25.4 / 32)).toContain("32");
+  });
 });

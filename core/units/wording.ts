@@ -8,6 +8,8 @@ export interface Wording {
   unit: LengthUnit;
   fraction: InchFraction;
   length: (mm: number) => string;
+  /** A cut, as fine as a rasp goes: half a millimetre or the thirty-second of an inch. */
+  cut: (mm: number) => string;
   angle: (deg: number) => string;
   limb: (limb: Limb) => string;
   side: (side: Side) => string;
@@ -21,6 +23,15 @@ export interface WordingStyle extends NamingStyle {
   fraction: InchFraction;
 }
 
+function formatCut(mm: number, { unit, fraction }: WordingStyle): string {
+  if (unit === "in") return typesetFractions(formatLength(mm, unit, Math.max(32, fraction)));
+  const half = Math.round(2 * mm) / 2;
+  return `${half % 1 === 0 ? half : half.toFixed(1)} mm`;
+}
+
+/** A text as a sentence or a label begins. */
+export const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 export function wordingFor(style: WordingStyle): Wording {
   const inOwnWords = (text: string) =>
     text.replace(/\b(medial|lateral)\b/g, (side) => sideName(side as Side, style));
@@ -29,6 +40,7 @@ export function wordingFor(style: WordingStyle): Wording {
     unit: style.unit,
     fraction: style.fraction,
     length: (mm) => typesetFractions(formatLength(mm, style.unit, style.fraction)),
+    cut: (mm) => formatCut(mm, style),
     angle: (deg) => formatAngle(deg),
     limb: (limb) => limbName(limb, style),
     side: (side) => sideName(side, style),

@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef } from "react";
+import { useChartWidth } from "../useChartWidth";
 import { drawTrend } from "./draw";
 import type { TrendModel } from "./model";
 import "./trend.css";
@@ -15,14 +16,7 @@ const HEIGHT = 230;
 /** The trend as a chart, with the same numbers in a table behind it. */
 export function TrendChart({ model, show, shortDay, title }: TrendChartProps) {
   const svg = useRef<SVGSVGElement>(null);
-  const [width, setWidth] = useState(640);
-  useEffect(() => {
-    const holder = svg.current?.parentElement;
-    if (!holder) return;
-    const watch = new ResizeObserver(() => setWidth(holder.clientWidth));
-    watch.observe(holder);
-    return () => watch.disconnect();
-  }, []);
+  const width = useChartWidth(svg);
   useEffect(() => {
     if (svg.current) drawTrend(svg.current, model, { width, height: HEIGHT }, show);
   }, [model, width, show]);

@@ -7,6 +7,8 @@ import { FINDING_RULES } from "~core/foot/findings/find";
 import { lensWords } from "~core/foot/findings/rule";
 import { readBounds, showBounds } from "~core/foot/survey/boundsText";
 import type { Settings } from "~core/record/settings";
+import { Margins } from "./Margins";
+import { RuleInput } from "./RuleInput";
 import "./footRules.css";
 
 const BOUND_NAMES = Object.keys(LEVEL_BOUNDS) as BoundName[];
@@ -24,6 +26,7 @@ export function FootRulesView({ settings }: { settings: Settings }) {
         </div>
       </header>
       <Lenses settings={settings} />
+      <Margins settings={settings} />
       <BoundsTable settings={settings} />
       <section aria-label="Rules">
         <h2>What is said, and when</h2>
@@ -52,7 +55,7 @@ export function FootRulesView({ settings }: { settings: Settings }) {
 
 function Lenses({ settings }: { settings: Settings }) {
   const { save } = useEdits();
-  const choose = (key: "frontBack" | "side", lens: FrontLens | SideLens) =>
+  const choose = (key: "frontBack" | "bare" | "side", lens: FrontLens | SideLens) =>
     void save({
       table: "settings",
       id: "settings",
@@ -61,7 +64,7 @@ function Lenses({ settings }: { settings: Settings }) {
       now: lens,
       label: "your lens",
     });
-  const row = (key: "frontBack" | "side", lens: FrontLens | SideLens) => {
+  const row = (key: "frontBack" | "bare" | "side", lens: FrontLens | SideLens) => {
     const { name, aim, strong, weak } = LENS_FACTS[lens];
     return (
       <tr key={lens}>
@@ -74,6 +77,7 @@ function Lenses({ settings }: { settings: Settings }) {
               onChange={() => choose(key, lens)}
             />
             {name}
+            {key === "bare" && <span className="visually-hidden">, bare feet</span>}
           </label>
         </th>
         <td>{aim}</td>
@@ -89,13 +93,21 @@ function Lenses({ settings }: { settings: Settings }) {
       <table className="rules-table">
         <thead>
           <tr>
-            <th scope="col">Front to back</th>
+            <th scope="col">Front to back, shod feet</th>
             <th scope="col">Aim</th>
             <th scope="col">Strong when</th>
             <th scope="col">Weak when</th>
           </tr>
         </thead>
         <tbody>{FRONT_LENSES.map((lens) => row("frontBack", lens))}</tbody>
+        <thead>
+          <tr>
+            <th scope="col" colSpan={4}>
+              Front to back, bare feet
+            </th>
+          </tr>
+        </thead>
+        <tbody>{FRONT_LENSES.map((lens) => row("bare", lens))}</tbody>
         <thead>
           <tr>
             <th scope="col">Side to side</th>
@@ -156,23 +168,15 @@ function BoundsTable({ settings }: { settings: Settings }) {
                 </th>
                 <td className="bounds-house">{showBounds(value)}</td>
                 <td>
-                  <input
-                    className="bounds-input"
-                    aria-labelledby={`${ids}-${name}`}
-                    data-typed={typed}
-                    inputMode="decimal"
+                  <RuleInput
+                    labelledBy={`${ids}-${name}`}
+                    text={text}
+                    typed={typed}
+                    issue={issue}
                     placeholder="as the house"
-                    value={text}
-                    aria-invalid={issue !== undefined}
-                    onChange={(event) => type(name, event.target.value)}
-                    onBlur={() => settle(name)}
-                    onKeyDown={(event) => event.key === "Enter" && settle(name)}
+                    onType={(next) => type(name, next)}
+                    onSettle={() => settle(name)}
                   />
-                  {issue && (
-                    <p className="ember" role="alert">
-                      {issue.message}
-                    </p>
-                  )}
                 </td>
                 <td className="quiet">
                   {source} ({sure})

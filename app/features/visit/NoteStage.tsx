@@ -3,6 +3,7 @@ import { STAGE_NAMES, type Stage } from "~core/record/visit";
 import { CautionNote } from "./CautionNote";
 import { NoteField } from "./NoteField";
 import { Onward } from "./Onward";
+import { ShoeTasks } from "./ShoeTasks";
 import type { StageContext } from "./stageContext";
 
 const HINTS: Partial<Record<Stage, string>> = {
@@ -11,9 +12,10 @@ const HINTS: Partial<Record<Stage, string>> = {
 };
 
 /** A knot with a plain note. */
-export function NoteStage({ visit, stage, goTo }: StageContext) {
+export function NoteStage({ visit, stage, goTo, file, feet }: StageContext) {
   return (
     <div className="note-stage">
+      {stage === "shoe" && <ShoeTasks file={file} feet={feet} />}
       <NoteField
         visit={visit}
 

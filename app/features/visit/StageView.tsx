@@ -7,7 +7,7 @@ import { ReadStage } from "./read/ReadStage";
 import { SignOffStage } from "./SignOffStage";
 import type { StageContext } from "./stageContext";
 import { StartPanel } from "./StartPanel";
-import { TrimStage } from "./TrimStage";
+import { TrimStage } from "./trim/TrimStage";
 import { WatchStage } from "./watch/WatchStage";
 
 /** The stage that the address names. Before a visit is started there is only the way in. */

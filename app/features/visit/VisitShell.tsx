@@ -157,13 +157,15 @@ function useGrowth(file: HorseFile): StageContext["growth"] {
   );
 }
 
-/** A sideways stroke of the finger turns the stage; strokes that start in a field or slider are left alone. */
+/** A sideways stroke of the finger turns the stage; strokes that start in a field, on a handle or on tabs are left alone. */
 function useSwipe(step: (by: 1 | -1) => void) {
   const start = useRef<{ x: number; y: number } | undefined>(undefined);
   return {
     onTouchStart: (event: React.TouchEvent) => {
       const touch = event.touches[0];
-      const inControl = (event.target as HTMLElement).closest("input, textarea, .pad, .ant-slider");
+      const inControl = (event.target as HTMLElement).closest(
+        "input, textarea, .pad, .handles, .ant-segmented",
+      );
       start.current = touch && !inControl ? { x: touch.clientX, y: touch.clientY } : undefined;
     },
     onTouchEnd: (event: React.TouchEvent) => {

@@ -21,6 +21,7 @@ import { fitFoot } from "../parametric/fit";
 import type { FootParameters } from "../parametric/parameters";
 import { toeTarget, type ToeYardstick } from "../toeYardstick";
 import type { Issue } from "../../result";
+import type { TrimPlan } from "../../trim/plan";
 import type { Horse } from "../../record/horse";
 
 /** What is known of one foot at one moment, in plain numbers; what was not measured is missing. */
@@ -65,6 +66,8 @@ export interface FootFacts extends FootState {
   noise: Noise;
   wording: Wording;
   bounds: BoundOverrides;
+  /** The trim that was worked out for it, on the trim bench. */
+  plan?: TrimPlan | undefined;
 }
 
 export interface FactsContext {
@@ -150,6 +153,7 @@ export function footFacts(
     survey: state.survey,
     side: reading?.side,
     rear: reading?.rear,
+    walls: reading?.walls,
   });
   const compared = moment === "before" ? asLeft : foot.values.before;
   // Halves are only laid over halves that were come by in the same way.

@@ -3,11 +3,18 @@ import { COMPARE_RULES } from "./compareRules";
 import type { FootFacts } from "./facts";
 import { HEEL_RULES } from "./heelRules";
 import { lensWords, type Finding, type Rule } from "./rule";
+import { PLAN_RULES } from "./planRules";
 import { SIDE_RULES } from "./sideRules";
 import { SOLE_RULES } from "./soleRules";
 
 /** The whole table, in the order in which things are said where their levels are equal. */
-export const FINDING_RULES: readonly Rule[] = [...SIDE_RULES, ...HEEL_RULES, ...SOLE_RULES, ...COMPARE_RULES];
+export const FINDING_RULES: readonly Rule[] = [
+  ...SIDE_RULES,
+  ...HEEL_RULES,
+  ...SOLE_RULES,
+  ...COMPARE_RULES,
+  ...PLAN_RULES,
+];
 
 const URGENCY: readonly Level[] = ["ask the vet", "act", "drifting", "steady"];
 

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { GENERAL_NOISE } from "../../repeatability/repeatability";
+import { BROKEN_BACK, planned } from "../../trim/trim.fixture";
 import { wordingFor } from "../../units/wording";
 import type { Limb } from "../limb";
 import { ordinaryFoot } from "../parametric/fit";
@@ -169,6 +170,40 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
   ],
   ["lands-one-side", wear({}, { lands: [40, 50] }), wear({}, { lands: [2, 60] })],
   ["wet-foot", { horn: "wet" }, { horn: "ordinary" }],
+  [
+    "no-heel-to-spare",
+    {
+      plan: planned({
+        side: "level-hairline",
+        sideAngle: 3,
+        above: { toe: 9, heelMedial: 3, heelLateral: 0 },
+      }),
+    },
+    { plan: planned() },
+  ],
+  [
+    "no-toe-to-spare",
+    { plan: planned({ above: { toe: 0, heelMedial: 3, heelLateral: 5 } }) },
+    { plan: planned() },
+  ],
+  ["toe-short", { plan: planned({ minToeLength: 91 }) }, { plan: planned({ minToeLength: 60 }) }],
+  ["thin-sole-margin", { plan: planned({ sulcusDepth: 8 }) }, { plan: planned({ sulcusDepth: 12 }) }],
+  [
+    "much-at-once",
+    { plan: planned({ above: { toe: 24, heelMedial: 20, heelLateral: 20 }, frontBack: "live-sole" }) },
+    { plan: planned() },
+  ],
+  [
+    "length-left",
+    {
+      plan: planned({
+        foot: { ...BROKEN_BACK.foot, toeLength: 104, pasternAngle: 48 },
+        above: { toe: 12, heelMedial: 12, heelLateral: 12 },
+      }),
+    },
+    { plan: planned() },
+  ],
+  ["axis-left", { plan: planned({ above: { toe: 2, heelMedial: 2, heelLateral: 2 } }) }, { plan: planned() }],
   [
     "change",
     { measures: measures(50, 50), last: state({ measures: measures(50, 50, 80) }) },

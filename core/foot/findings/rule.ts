@@ -15,6 +15,7 @@ export type Subject =
   | "pair"
   | "movement"
   | "change"
+  | "trim"
   | "measuring";
 
 /** What a rule saw in a foot. */

@@ -4,6 +4,7 @@ import { isFore, type Limb } from "../limb";
 import type { FootValues, Measure, RearValues, SideValues } from "../measures";
 import type { AnimalKind } from "../toeYardstick";
 import type { SoleSurvey } from "../survey/survey";
+import type { Walls } from "../survey/walls";
 import { toeTarget } from "../toeYardstick";
 import { corYOf, heelsAt, sizeFactor, toeYOf, widthOfSize, type FootParameters } from "./parameters";
 
@@ -79,6 +80,7 @@ export interface KnownFoot {
   survey?: SoleSurvey | undefined;
   side?: SideValues | undefined;
   rear?: RearValues | undefined;
+  walls?: Walls | undefined;
 }
 
 /** A foot filled in from what was measured, and which measures are only a guess. */
@@ -93,10 +95,10 @@ export interface FittedFoot {
  * the centre of rotation is estimated (see {@link estimateToeRun}); the heels follow from the bearing length. A change
  * of angle against the base turns the heel with the foot. A sole survey outranks those estimates: front, support and
  * each heel are then as surveyed, and so are the halves of its width and the frog; heel angle, dish and the limb's
- * lean are as they were read from the side and from behind.
+ * lean are as they were read from the side and from behind, the wall above the live sole as it was measured.
  */
 export function fitFoot(values: FootValues, base: FootParameters, known: KnownFoot = {}): FittedFoot {
-  const { survey, side, rear } = known;
+  const { survey, side, rear, walls } = known;
   const guessed: Measure[] = [];
   const of = (measure: Measure, guess: number): number => {
     const measured = values[measure];
@@ -133,6 +135,12 @@ export function fitFoot(values: FootValues, base: FootParameters, known: KnownFo
   if (side?.dish) foot.dishDeg = side.dish.value;
   if (rear?.limbDeviation) foot.limbDeviationDeg = rear.limbDeviation.value;
   if (survey) Object.assign(foot, fromSurvey(survey, foot));
+  if (walls)
+    foot.wallAboveSoleMm = {
+      toe: walls.toe?.above ?? foot.wallAboveSoleMm.toe,
+      medial: walls.heelMedial?.above ?? foot.wallAboveSoleMm.medial,
+      lateral: walls.heelLateral?.above ?? foot.wallAboveSoleMm.lateral,
+    };
   return { foot, guessed };
 }
 

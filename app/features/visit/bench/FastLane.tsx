@@ -2,7 +2,7 @@ import { useEffect, useId, useRef } from "react";
 import type { Issue } from "~core/result";
 import { Fractions } from "~app/ui/Fractions";
 import { useNarrow } from "~app/ui/useNarrow";
-import { NumberPad, type PadSteps } from "~app/ui/NumberPad";
+import { NumberPad } from "~app/ui/NumberPad";
 import type { PadKey } from "~core/units/padText";
 
 /** One number of the lane as it is shown and typed. */
@@ -30,8 +30,6 @@ interface FastLaneProps<Name extends string> {
   unit: "mm" | "in";
   /** What the value beside is called: "last", or "before". */
   lastName: string;
-  /** What the pad's step keys add, mm or degrees. */
-  steps: PadSteps;
   onActive: (name: Name) => void;
   onType: (name: Name, text: string) => void;
   /** Turns the text into a value; false when it cannot be read. */
@@ -172,7 +170,6 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
         <NumberPad
           kind={current.kind}
           unit={unit}
-          steps={props.steps}
           onKey={props.onPad}
           onUnit={props.onUnit}
           onSame={current.last ? same : undefined}

@@ -2,19 +2,21 @@ import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { MarkHandles } from "~app/drawing/MarkHandles";
 import { SideView } from "~app/drawing/SideView";
-import { SoleView, type SoleGeometry } from "~app/drawing/SoleView";
+import { SoleView } from "~app/drawing/SoleView";
+import type { ViewGeometry } from "~app/drawing/viewGeometry";
 import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
-import { frontAim, LENS_FACTS, sideAim, type FrontLens } from "~core/balance/lenses";
+import { frontAim, LENS_FACTS, lensesOf, type FrontLens } from "~core/balance/lenses";
 import { leftWith } from "~core/cycle/horseDue";
 import { LIMBS, pairOf } from "~core/foot/limb";
+import { sideAimOf } from "~core/foot/findings/aims";
 import { footFacts } from "~core/foot/findings/facts";
 import { findingsOf } from "~core/foot/findings/find";
 import { MEASURE_FACTS, MEASURES } from "~core/foot/measures";
+import { cutFoot } from "~core/foot/parametric/cut";
 import { baseFoot } from "~core/foot/parametric/feetOfHorse";
-import { hairlineTiltDeg } from "~core/foot/parametric/cut";
-import { corYOf, heelHalfWidth } from "~core/foot/parametric/parameters";
+import { corYOf } from "~core/foot/parametric/parameters";
 import { CALLIPER_LENGTHS } from "~core/foot/survey/calliper";
 import { MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "~core/foot/survey/marks";
 import { boneOutline, filledMarks } from "~core/foot/survey/outline";
@@ -22,6 +24,7 @@ import type { BoundOverrides } from "~core/foot/survey/ratios";
 import type { Vector } from "~core/geometry/vector";
 import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
+import { isShod } from "~core/record/horse";
 import type { Moment, SoleRecord } from "~core/record/reading";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { standInFoot, standInLine, trueLength, trueMeasure } from "~core/standin/instrument";
@@ -31,10 +34,11 @@ import { FootPictures } from "./FootPictures";
 import { FootTables } from "./FootTables";
 import { Instruments } from "./Instruments";
 import { Ledger } from "./Ledger";
-import { LensBar, lensesOf } from "./LensBar";
+import { LensBar } from "./LensBar";
 import { MarksEntry } from "./MarksEntry";
 import { useCalliper } from "./useCalliper";
 import { useLane } from "./useLane";
+import { PlannedDone } from "../trim/PlannedDone";
 import { useLive } from "../useLive";
 import { WallsEntry } from "./WallsEntry";
 import { WayTabs, wayOf } from "./WayTabs";
@@ -90,7 +94,8 @@ export function FootBench(context: StageContext & { moment: Moment }) {
   const surveyed = survey.front !== undefined && survey.support !== undefined;
   const findings = findingsOf(facts);
 
-  const lenses = lensesOf(file.horse, settings.lenses);
+  const shod = isShod(file.horse, limb);
+  const lenses = lensesOf(file.horse, settings.lenses, shod);
   const measured = {
     angles: facts.measures.dorsalAngle !== undefined && facts.measures.pasternAngle !== undefined,
     walls: facts.walls,
@@ -98,18 +103,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
   const aims = [lenses.frontBack, ...(second && second !== lenses.frontBack ? [second] : [])].map((lens) =>
     frontAim(lens, drawn, measured),
   );
-  const { heelHeightLateral, heelHeightMedial } = facts.measures;
-  const side = sideAim(lenses.side, {
-    limb,
-    walls: facts.walls,
-    heelsApartMm: heelHalfWidth(drawn, "medial") + heelHalfWidth(drawn, "lateral"),
-    hairlineTiltDeg:
-      facts.rear.hairlineTilt ??
-      (heelHeightLateral === undefined || heelHeightMedial === undefined
-        ? undefined
-        : hairlineTiltDeg(drawn)),
-    limbDeviationDeg: facts.rear.limbDeviation,
-  });
+  const side = sideAimOf(facts, lenses.side);
 
   const corY = survey.cor?.median;
   const corShift = (corY ?? corYOf(drawn)) - corYOf(drawn);
@@ -125,7 +119,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
       }),
       rest,
     );
-  const handles = ({ frame, at: draw, back }: SoleGeometry) => (
+  const handles = ({ frame, at: draw, back }: ViewGeometry) => (
     <MarkHandles
       frame={frame}
       radius={2.3}
@@ -161,6 +155,9 @@ export function FootBench(context: StageContext & { moment: Moment }) {
     ghostCorY: surveyed ? last?.survey.cor?.median : undefined,
     overlay: way === "marks" ? handles : undefined,
   };
+  const agreed = moment === "after" && foot.trim?.plan?.agreed ? foot.trim.plan.cuts : undefined;
+  const plannedCut = agreed && ghost ? cutFoot(ghost, agreed) : undefined;
+  const planned = plannedCut?.ok ? plannedCut.value.foot : undefined;
   const nextFoot = LIMBS[LIMBS.indexOf(limb) + 1];
   const onEnd = () =>
     goTo(nextFoot ? { limb: nextFoot } : { stage: stage === "survey" ? "trim" : "sign-off", limb: "LF" });
@@ -220,6 +217,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
           moment === "before" ? (foot.last ? `as left ${shortDay(foot.last.date)}` : "") : "before the trim"
         }
         guessed={guessed}
+        planned={planned}
         sole={soleProps}
         sideAims={aims.map(({ lens, dorsalAngleDeg, plane }, index) => ({
           name: LENS_FACTS[lens].name,
@@ -258,8 +256,9 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         comparedName={moment === "before" ? (foot.last ? shortDay(foot.last.date) : "last") : "before"}
         aims={aims}
         sideways={side}
-        chooser={<LensBar horse={file.horse} own={settings.lenses} second={second} onSecond={setSecond} />}
+        chooser={<LensBar horse={file.horse} chosen={lenses} second={second} onSecond={setSecond} />}
       />
+      {moment === "after" && <PlannedDone trim={foot.trim} after={lane.values} />}
     </div>
   );
 }

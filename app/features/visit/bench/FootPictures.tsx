@@ -3,7 +3,7 @@ import { MEASURES } from "~core/foot/measures";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import type { SolarMarks } from "~core/foot/survey/frame";
 import { RearView } from "~app/drawing/RearView";
-import { SideView, type SideAimLine } from "~app/drawing/SideView";
+import { SideView, type SideAimLine, type SideViewProps } from "~app/drawing/SideView";
 import { SoleView, type SoleViewProps } from "~app/drawing/SoleView";
 import { useWording } from "~app/ui/useWording";
 
@@ -13,8 +13,15 @@ interface FootPicturesProps {
   ghostName: string;
   /** What was not measured and is drawn as a guess. */
   guessed: readonly Measure[];
+  /** The foot as it was planned, dotted in every view. */
+  planned?: FootParameters | undefined;
   filledName?: string;
-  sole?: Pick<SoleViewProps, "marks" | "corY" | "shape" | "aims" | "overlay" | "ghostMarks" | "ghostCorY">;
+  sole?: Pick<
+    SoleViewProps,
+    "marks" | "corY" | "shape" | "aims" | "overlay" | "ghostMarks" | "ghostCorY" | "planned"
+  >;
+  sideOverlay?: SideViewProps["overlay"];
+  rearOverlay?: SideViewProps["overlay"];
   sideAims?: readonly SideAimLine[];
   tiltDeg?: number | undefined;
   /** True once the sole was surveyed: halves are measured, not estimated. */
@@ -27,9 +34,10 @@ const count = (marks: SolarMarks | undefined) => Object.keys(marks ?? {}).length
 /** Sole, side and rear at one scale, and what of them is only a guess. */
 export function FootPictures(props: FootPicturesProps) {
   const { foot, ghost, ghostName, guessed, filledName, sole, sideAims, tiltDeg, surveyed = false } = props;
+  const { planned } = props;
   const wording = useWording();
   const guess = guessed.length === MEASURES.length && count(sole?.marks) === 0;
-  const shared = { foot, ghost, wording, guess };
+  const shared = { foot, ghost, planned, wording, guess };
   const limb = wording.limb(foot.limb);
   return (
     <section className="pictures sheet" aria-label="The foot, drawn to scale">
@@ -40,16 +48,27 @@ export function FootPictures(props: FootPicturesProps) {
         </figure>
         <figure className="picture-side">
           <figcaption>From the outside</figcaption>
-          <SideView {...shared} aims={sideAims ?? []} title={`Side view of the ${limb}`} />
+          <SideView
+            {...shared}
+            aims={sideAims ?? []}
+            overlay={props.sideOverlay}
+            title={`Side view of the ${limb}`}
+          />
         </figure>
         <figure className="picture-rear">
           <figcaption>From behind</figcaption>
-          <RearView {...shared} tiltDeg={tiltDeg} title={`The ${limb} from behind`} />
+          <RearView
+            {...shared}
+            tiltDeg={tiltDeg}
+            overlay={props.rearOverlay}
+            title={`The ${limb} from behind`}
+          />
         </figure>
       </div>
       <p className="pictures-key quiet">
         {filledName && <span>filled: {filledName} · </span>}
         {ghost && ghostName && <span>dashed: {ghostName} · </span>}
+        {(planned ?? sole?.planned) && <span className="verdigris">dotted: planned · </span>}
         {sole?.shape && <span className="verdigris">green: the foot’s own shape · </span>}
         {guess
           ? "nothing measured yet: this is a pale guess"

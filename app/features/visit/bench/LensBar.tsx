@@ -9,24 +9,18 @@ import {
 } from "~core/balance/lenses";
 import type { Horse } from "~core/record/horse";
 
-/** The lenses that count for this horse: its own where it has any, else the user's. */
-export const lensesOf = (horse: Pick<Horse, "lenses">, own: LensChoice): LensChoice => ({
-  frontBack: horse.lenses?.frontBack ?? own.frontBack,
-  side: horse.lenses?.side ?? own.side,
-});
-
 interface LensBarProps {
   horse: Horse;
-  own: LensChoice;
+  /** The lenses that count for this foot. */
+  chosen: LensChoice;
   /** A second front-to-back lens laid over the first. */
   second: FrontLens | undefined;
   onSecond: (lens: FrontLens | undefined) => void;
 }
 
 /** Which aim the foot is held against, for this horse; and a second one to lay over it. */
-export function LensBar({ horse, own, second, onSecond }: LensBarProps) {
+export function LensBar({ horse, chosen, second, onSecond }: LensBarProps) {
   const { save } = useEdits();
-  const chosen = lensesOf(horse, own);
   const choose = (key: "frontBack" | "side", lens: FrontLens | SideLens) =>
     void save({
       table: "horses",

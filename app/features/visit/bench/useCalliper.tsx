@@ -1,5 +1,4 @@
 import { useState } from "react";
-import { COARSE_STEPS } from "~app/ui/NumberPad";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
@@ -87,7 +86,6 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
       fields={lane}
       active={active}
       unit={wording.unit}
-      steps={COARSE_STEPS}
       lastName="last"
       onActive={setActive}
       onType={type}

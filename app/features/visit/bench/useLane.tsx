@@ -1,5 +1,4 @@
 import { useState } from "react";
-import { COARSE_STEPS } from "~app/ui/NumberPad";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
@@ -142,7 +141,6 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
       fields={lane}
       active={active}
       unit={wording.unit}
-      steps={COARSE_STEPS}
       lastName={moment === "before" ? "last" : "before"}
       onActive={setActive}
       onType={type}

@@ -1,5 +1,6 @@
 import { useState } from "react";
-import { SoleView, type SoleGeometry } from "~app/drawing/SoleView";
+import { SoleView } from "~app/drawing/SoleView";
+import type { ViewGeometry } from "~app/drawing/viewGeometry";
 import { svgPoint } from "~app/drawing/svgPoint";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
@@ -67,7 +68,7 @@ export function ReadStage(context: StageContext) {
     void save(...edits);
   };
   const agreement = wearAgreement(wear, foot.watching.before);
-  const overlay = ({ frame, at, back }: SoleGeometry) => (
+  const overlay = ({ frame, at, back }: ViewGeometry) => (
     <g>
       <rect
         className="find-field"

@@ -1,0 +1,55 @@
+import { Segmented } from "antd";
+import { useSearchParams } from "react-router";
+import { useNarrow } from "~app/ui/useNarrow";
+import { cautionsAt } from "~core/caution/cautions";
+import { CautionNote } from "../CautionNote";
+import type { StageContext } from "../stageContext";
+import { CutSheet } from "./CutSheet";
+import { MonthsAhead } from "./MonthsAhead";
+import { PairAndHorse } from "./PairAndHorse";
+import { TrimBench } from "./TrimBench";
+import { TrimLenses } from "./TrimLenses";
+import { TRIM_VIEWS, type TrimView, type TrimViewProps } from "./trimView";
+import { useBench } from "./useBench";
+import "./trim.css";
+
+/** What to take off, as a plan on the bench, as work for the hands, for the pair, and over months. */
+export function TrimStage(context: StageContext) {
+  const [search, setSearch] = useSearchParams();
+  const bench = useBench(context);
+  const narrow = useNarrow();
+  const asked = search.get("view");
+  const view: TrimView =
+    asked !== null && asked in TRIM_VIEWS ? (asked as TrimView) : bench.kept?.agreed ? "sheet" : "bench";
+  const show = (next: TrimView) =>
+    setSearch(
+      (now) => {
+        const changed = new URLSearchParams(now);
+        changed.set("view", next);
+        return changed;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  const shared: TrimViewProps = { context, bench, show };
+  return (
+    <div className="trim-stage">
+      <div className="trim-head">
+        <Segmented
+          className="way-tabs"
+          aria-label="Trim"
+          options={Object.entries(TRIM_VIEWS).map(([value, label]) => ({ value: value as TrimView, label }))}
+          value={view}
+          onChange={show}
+        />
+        {view === "bench" && !narrow && <TrimLenses {...shared} />}
+      </div>
+      {view === "bench" && <TrimBench {...shared} />}
+      {view === "sheet" && <CutSheet {...shared} />}
+      {view === "pair" && <PairAndHorse {...shared} />}
+      {view === "months" && <MonthsAhead {...shared} />}
+      {cautionsAt("trim").map((caution) => (
+        <CautionNote key={caution.id} caution={caution} about={context.file.horse.id} />
+      ))}
+    </div>
+  );
+}

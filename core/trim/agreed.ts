@@ -1,0 +1,41 @@
+import { cutFoot } from "../foot/parametric/cut";
+import type { FootParameters } from "../foot/parametric/parameters";
+import type { AgreedPlan } from "../record/trim";
+import { ok, type Result } from "../result";
+import { shoeTask, type TrimQuestion } from "./plan";
+import type { Cuts } from "./predict";
+
+/**
+ * A cut that was decided on, with what it should leave: kept as it was said, so that the foot measured again can be
+ * held against it. Errors: those of the prediction.
+ */
+export function agreedPlan(
+  foot: FootParameters,
+  question: Pick<TrimQuestion, "foot" | "frontBack" | "side" | "finish">,
+  cuts: Cuts,
+  by: AgreedPlan["by"],
+  agreed: boolean,
+): Result<AgreedPlan> {
+  const done = cutFoot(foot, cuts);
+  if (!done.ok) return done;
+  const { predicted, foot: after } = done.value;
+  return ok({
+    cuts,
+    by,
+    agreed,
+    frontBack: question.frontBack,
+    side: question.side,
+    finish: question.finish,
+    leaves: {
+      dorsalAngle: predicted.dorsalAngle,
+      axis: predicted.axis,
+      roll: predicted.roll,
+      front: predicted.front,
+      support: predicted.support,
+      toeLength: predicted.toeLength,
+      heelHeightMedial: after.heelHeightMm.medial,
+      heelHeightLateral: after.heelHeightMm.lateral,
+    },
+    shoe: shoeTask(question, predicted),
+  });
+}

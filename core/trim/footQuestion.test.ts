@@ -1,0 +1,123 @@
+import { describe, expect, test } from "@jest/globals";
+import { visitFoot } from "../cycle/visitFoot";
+import { footFacts } from "../foot/findings/facts";
+import type { FootValues } from "../foot/measures";
+import { fitFoot, ordinaryFoot } from "../foot/parametric/fit";
+import type { Horse } from "../record/horse";
+import { nothingRead } from "../record/reading";
+import { blankVisit } from "../record/visit";
+import { GENERAL_NOISE } from "../repeatability/repeatability";
+import { sidesInWords } from "./compare";
+import { footQuestion, worthMeasuring } from "./footQuestion";
+import { planTrim } from "./plan";
+import { plainWording as wording } from "./trim.fixture";
+
+const noise = GENERAL_NOISE.value;
+const LENSES = { frontBack: "straight-axis", side: "even-sole" } as const;
+const PLAIN = ordinaryFoot("LF", { kind: "horse", massKg: 500 });
+
+describe("a foot's facts as a question", () => {
+  const horse: Horse = {
+    id: "h",
+    yardId: "y",
+    name: "Hob",
+    kind: "horse",
+    massKg: 500,
+    use: "riding",
+    finish: "full set",
+    habits: "",
+    notes: "",
+  };
+  const visit = { id: "v", horseId: "h", date: "2026-11-23", status: "open", ...blankVisit() } as const;
+  const values: FootValues = {
+    dorsalAngle: { value: 48, source: "gauge" },
+    pasternAngle: { value: 52, source: "gauge" },
+    toeLength: { value: 95, source: "calliper" },
+    heelHeightMedial: { value: 33, source: "calliper" },
+    heelHeightLateral: { value: 33, source: "calliper" },
+    bearingLength: { value: 124, source: "calliper" },
+    width: { value: 128, source: "calliper" },
+  };
+  const facts = (walls: object, more: object = {}) => {
+    const reading = {
+      id: "v.LF.before",
+      visitId: "v",
+      horseId: "h",
+      limb: "LF" as const,
+      moment: "before" as const,
+      date: "2026-11-23",
+      ...nothingRead(),
+      values: values as never,
+      walls,
+      ...more,
+    };
+    const records = { readings: [reading], trims: [], watchings: [], looks: [], photos: [] };
+    const foot = visitFoot(visit, "LF", records);
+    return footFacts(
+      foot,
+      visitFoot(visit, "RF", records),
+      { visit, moment: "before", horse, noise, wording, bounds: {} },
+      foot.values.before,
+    );
+  };
+  const context = { shod: true, lenses: LENSES, margins: { shod: 0, barefoot: 2 } };
+
+  test("measured walls are taken as they are, with their places; the toe keeps its yardstick less 6 mm", () => {
+    const walls = {
+      toe: { above: 8, thickness: 12 },
+      heelMedial: { above: 3 },
+      heelLateral: { above: 4 },
+      quarterMedial: { above: 5 },
+    };
+    const { question, assumed } = footQuestion(facts(walls, { sulcusDepthMm: 12 }), context);
+    expect(question).toMatchObject({
+      above: { toe: 8, heelMedial: 3, heelLateral: 4 },
+      toeWall: 12,
+      sulcusDepth: 12,
+      quarters: [{ name: "quarterMedial", above: 5 }],
+    });
+    expect(question.minToeLength).toBeCloseTo(facts(walls).target.toeLengthMm - 6, 12);
+    expect(assumed).toEqual(["heelAngle", "soleSurvey"]);
+  });
+
+  test("walls that nobody measured count as next to nothing, are named, and the two most telling come first", () => {
+    const found = footQuestion(facts({}), context);
+    expect(found.question.above).toEqual({ toe: 3, heelMedial: 2, heelLateral: 2 });
+    expect(found.assumed).toEqual(expect.arrayContaining(["aboveToe", "aboveHeelMedial", "toeWall"]));
+    const worth = worthMeasuring(found);
+    expect(worth).toHaveLength(found.assumed.length);
+    expect(worth.slice(0, 2).map(({ want }) => want)).toEqual(["toeWall", "aboveToe"]);
+    for (const [index, { mm }] of worth.slice(1).entries())
+      expect(mm).toBeLessThanOrEqual(worth[index]?.mm ?? 0);
+  });
+
+  test("a sighted lens without a view from behind rolls nothing and asks for it", () => {
+    const { question, assumed } = footQuestion(facts({}), {
+      ...context,
+      lenses: { ...LENSES, side: "square-limb" },
+    });
+    expect(question.sideAngle).toBe(0);
+    expect(assumed).toContain("sideAngle");
+    const seen = facts({}, { rear: { limbDeviation: { value: 3, source: "gauge" } } });
+    expect(
+      footQuestion(seen, { ...context, lenses: { ...LENSES, side: "square-limb" } }).question.sideAngle,
+    ).toBe(-3);
+  });
+
+  test("the other side lenses speak where they would roll it more than 2 degrees otherwise, and say what they are weak at", () => {
+    const walls = { heelMedial: { above: 4 }, heelLateral: { above: 4 }, toe: { above: 6 } };
+    const crooked = facts(walls, { rear: { limbDeviation: { value: 4, source: "gauge" } } });
+    const plan = planTrim(footQuestion(crooked, context).question);
+    if (!plan.ok) throw new Error("no plan");
+    expect(sidesInWords(crooked, plan.value, wording)).toEqual([
+      "Square to limb would lower the inside heel, a roll of 4.0°. Strong: straight limbs. Weak: crooked limbs: it builds the crookedness into the foot.",
+    ]);
+    const straight = facts(walls, { rear: { limbDeviation: { value: 1, source: "gauge" } } });
+    expect(sidesInWords(straight, plan.value, wording)).toEqual([]);
+  });
+
+  test("the drawn foot carries the walls that were measured", () => {
+    const foot = fitFoot(values, PLAIN, { walls: { toe: { above: 7 }, heelLateral: { above: 1 } } }).foot;
+    expect(foot.wallAboveSoleMm).toEqual({ toe: 7, medial: PLAIN.wallAboveSoleMm.medial, lateral: 1 });
+  });
+});
