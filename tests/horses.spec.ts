@@ -100,6 +100,7 @@ test("sides and limbs are named as the user says them, everywhere", async ({ pag
   await page.goto("/settings");
   await page.getByText("medial, lateral").click();
   await page.getByText("near, off").click();
+  await expect(page.getByRole("radio", { name: "near, off" })).toBeChecked();
   await expect(page.getByRole("status")).toContainText("Kept");
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/survey`);
   await expect(field(page, "Heel height, medial")).toBeVisible();
