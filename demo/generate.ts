@@ -11,6 +11,7 @@ import { toeTarget } from "~core/foot/toeYardstick";
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
 import { degrees, radians } from "~core/math/angle";
 import { isShod, type Horse } from "~core/record/horse";
+import type { ShoeingLife } from "~core/shoe/advice/facts";
 import { nothingRead, readingId, type Moment, type Reading } from "~core/record/reading";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { noRecords, type Records } from "~core/record/tables";
@@ -49,13 +50,21 @@ export function makeDemoRound(
 ): Records {
   const records = noRecords();
   const of = ROUND.reduce((sum, yard) => sum + yard.horses.length, 0);
-  for (const [yardIndex, { horses, ...yard }] of ROUND.entries()) {
+  for (const [yardIndex, { horses, life, ...yard }] of ROUND.entries()) {
     const yardId = `demo-yard-${yardIndex + 1}`;
     records.yards.push({ id: yardId, ...yard });
     for (const [index, plan] of horses.entries()) {
       const random = seededRandom(seed + yardIndex * 1009 + index * 31);
       const hand = seededRandom(seed + yardIndex * 2003 + index * 47 + 1);
-      addHorse(records, `${yardId}-horse-${index + 1}`, yardId, plan, today, random, hand);
+      addHorse(
+        records,
+        `${yardId}-horse-${index + 1}`,
+        yardId,
+        { ...plan, life: { ...life, ...plan.life } },
+        today,
+        random,
+        hand,
+      );
       report({ done: records.horses.length, of });
     }
   }
@@ -67,7 +76,7 @@ function addHorse(
   records: Records,
   id: string,
   yardId: string,
-  plan: HorsePlan,
+  plan: HorsePlan & { life: ShoeingLife },
   today: IsoDate,
   random: Random,
   hand: Random,
@@ -83,6 +92,14 @@ function addHorse(
     habits: plan.habits ?? "",
     notes: plan.notes ?? "",
     ...(plan.capWeeks !== undefined && { capWeeks: plan.capWeeks }),
+    life: {
+      ...plan.life,
+      work: [...plan.life.work],
+      footing: [...plan.life.footing],
+      goes: [...plan.life.goes],
+      conditions: [...plan.life.conditions],
+    },
+    ...(plan.prescription && { prescription: prescriptionOf(plan.prescription, today) }),
     ...(plan.showIn !== undefined && { showOn: addDays(today, plan.showIn) }),
   };
   records.horses.push(horse);
@@ -152,6 +169,11 @@ function addHorse(
       ...blankVisit(),
     });
 }
+
+const prescriptionOf = (
+  { inDays, ...asked }: NonNullable<HorsePlan["prescription"]>,
+  today: IsoDate,
+): NonNullable<Horse["prescription"]> => ({ ...asked, until: addDays(today, inDays) });
 
 /** Days of the visits, oldest first: the last one so far back that the horse is now as late as its plan says. */
 function visitDays(horse: Horse, plan: HorsePlan, today: IsoDate, random: Random): IsoDate[] {

@@ -29,6 +29,7 @@ function planned(name: string, limb: Limb, side?: "square-limb") {
     watchings: own(round.watchings),
     looks: own(round.looks),
     photos: [],
+    shoes: [],
   };
   const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, records)])) as Record<
     Limb,

@@ -1,6 +1,7 @@
 import type { HorseUse } from "~core/constants/due";
 import type { AnimalKind } from "~core/foot/toeYardstick";
 import type { Horse } from "~core/record/horse";
+import type { ShoeingLife } from "~core/shoe/advice/facts";
 
 /** How a made-up horse's feet are and how they are kept; what is not said is ordinary. */
 export interface HorsePlan {
@@ -25,6 +26,9 @@ export interface HorsePlan {
     | "outside high"
     | "twisted limb"
     | "overgrown";
+  /** Where this horse's work and ground differ from those of its yard. */
+  life?: Partial<ShoeingLife>;
+  prescription?: { inDays: number } & Omit<NonNullable<Horse["prescription"]>, "until">;
   /** What is to be seen on its feet when they are read. */
   story?: Story;
   /** Days past the usual interval at which the next visit falls due today; 0 = booked about now. */
@@ -44,6 +48,8 @@ export interface YardPlan {
   phone: string;
   access: string;
   at: [number, number];
+  /** What its horses do and on what they do it. */
+  life: ShoeingLife;
   horses: HorsePlan[];
 }
 
@@ -64,6 +70,14 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100101",
     access: "Second gate, dogs loose after nine. Level concrete behind the tack shed.",
     at: [54.412, -1.934],
+    life: {
+      work: ["hacking"],
+      footing: ["stony track", "road"],
+      effort: "hard",
+      turnout: "in a herd",
+      goes: [],
+      conditions: [],
+    },
     horses: [
       horse("Bramble", "cob", 520, "roads", "full set", {
         story: "one-sided wear",
@@ -71,6 +85,7 @@ export const ROUND: readonly YardPlan[] = [
         trouble: "outside high",
         today: "08:00",
         late: 3,
+        life: { goes: ["pulls shoes off"] },
       }),
       horse("Quarry", "pony", 360, "barefoot", "trim", { today: "08:00", late: -2 }),
       horse("Thrift", "cob", 480, "roads", "fronts", {
@@ -94,6 +109,14 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100102",
     access: "Barrier code from the office. Horses on the line from seven.",
     at: [54.301, -1.702],
+    life: {
+      work: ["fast work on turf"],
+      footing: ["firm turf"],
+      effort: "hard",
+      turnout: "stabled",
+      goes: ["overreaches"],
+      conditions: [],
+    },
     horses: [
       horse("Larkspur", "horse", 440, "competition", "full set", {
         late: 9,
@@ -119,6 +142,14 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100103",
     access: "Forest track, last mile unmade. Heavy stocks in the barn.",
     at: [54.489, -2.051],
+    life: {
+      work: ["haulage"],
+      footing: ["stony track"],
+      effort: "hard",
+      turnout: "in a herd",
+      goes: [],
+      conditions: [],
+    },
     horses: [
       horse("Goliard", "heavy", 860, "riding", "full set", { late: -5, habits: "Leans. Short spells." }),
       horse("Duchess Amber", "heavy", 820, "riding", "full set", { late: -5 }),
@@ -131,6 +162,14 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100104",
     access: "Farm lane, park by the scales.",
     at: [54.366, -1.861],
+    life: {
+      work: ["long distances"],
+      footing: ["stony track", "firm turf"],
+      effort: "hard",
+      turnout: "in a herd",
+      goes: [],
+      conditions: [],
+    },
     horses: [
       horse("Heron", "horse", 420, "competition", "full set", {
         capWeeks: 5,
@@ -138,7 +177,11 @@ export const ROUND: readonly YardPlan[] = [
         showIn: 11,
         watch: "Ride of 80 km soon: pads out or in, ask.",
       }),
-      horse("Saltmarsh", "horse", 410, "competition", "full set", { capWeeks: 5, late: -10 }),
+      horse("Saltmarsh", "horse", 410, "competition", "full set", {
+        capWeeks: 5,
+        late: -10,
+        life: { goes: ["brushes"] },
+      }),
       horse("Ember Road", "horse", 400, "competition", "full set", { capWeeks: 4, late: -10 }),
       horse("Whinchat", "horse", 395, "barefoot", "trim", { capWeeks: 4, late: -15 }),
     ],
@@ -149,6 +192,14 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100105",
     access: "Ring the bell, donkeys come in on halters.",
     at: [54.274, -1.889],
+    life: {
+      work: ["no work"],
+      footing: ["firm turf"],
+      effort: "light",
+      turnout: "in a herd",
+      goes: [],
+      conditions: [],
+    },
     horses: [
       horse("Old Tinker", "donkey", 180, "barefoot", "trim", {
         late: 6,
@@ -175,6 +226,14 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100106",
     access: "Sign in at the desk. Shoeing bay, ventilated.",
     at: [54.219, -1.611],
+    life: {
+      work: ["hacking"],
+      footing: ["road"],
+      effort: "hard",
+      turnout: "stabled",
+      goes: [],
+      conditions: [],
+    },
     horses: [
       horse("Bastion", "horse", 620, "roads", "full set", {
         late: -6,
@@ -197,6 +256,14 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100107",
     access: "Vet there from one. Use the covered yard.",
     at: [54.338, -1.775],
+    life: {
+      work: ["hacking"],
+      footing: ["soft arena"],
+      effort: "light",
+      turnout: "in a herd",
+      goes: [],
+      conditions: [],
+    },
     horses: [
       horse("Major Oak", "horse", 570, "vet plan", "fronts", {
         capWeeks: 6,
@@ -204,6 +271,16 @@ export const ROUND: readonly YardPlan[] = [
         trouble: "low heel",
         watch: "Last shoeing raised, stage 2 of 3. Vet’s exit test: heel angle within 5° of the wall.",
         notes: "Sore heels in front, under a vet’s plan. The prescription runs out this week.",
+        life: { conditions: ["sore heels"] },
+        prescription: {
+          inDays: 3,
+          by: "Tamsin Rookhope, vet",
+          feet: ["LF", "RF"],
+          says: "Raised 3° and straight bar until the heel angle is within 5° of the wall, then level.",
+          type: "straight bar",
+          toe: "rolled",
+          raiseDeg: 3,
+        },
       }),
       horse("Pepperpot", "pony", 310, "barefoot", "trim", {
         today: "12:20",
@@ -211,7 +288,10 @@ export const ROUND: readonly YardPlan[] = [
         story: "old scar",
         watch: "Old scar at the coronet, left fore: measure the crack below it.",
       }),
-      horse("Clementine", "horse", 510, "riding", "fronts", { late: -13 }),
+      horse("Clementine", "horse", 510, "riding", "fronts", {
+        late: -13,
+        life: { work: ["jumping"], footing: ["soft arena", "wet turf"], effort: "hard" },
+      }),
       horse("Sixpence", "pony", 330, "riding", "fronts", { late: -13 }),
       horse("Brigadoon Lad", "horse", 540, "riding", "full set", {
         late: -13,
@@ -234,6 +314,15 @@ export const ROUND: readonly YardPlan[] = [
     phone: "00000 100108",
     access: "Field gate sticks. Bring a mat, ground soft in winter.",
     at: [54.255, -1.668],
+    life: {
+      work: ["no work"],
+      footing: ["wet turf"],
+      effort: "light",
+      turnout: "in a herd",
+      goes: [],
+      conditions: [],
+      growsMoreThanItWears: true,
+    },
     horses: [
       horse("Dunlin", "cob", 500, "maintenance", "trim", { capWeeks: 4, late: -7 }),
       horse("Isabeau", "horse", 530, "maintenance", "trim", { capWeeks: 4, late: -7 }),

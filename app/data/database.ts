@@ -42,6 +42,7 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
     photos: "id, visitId, horseId",
     pictures: "id",
   },
+  4: { shoes: "id, visitId, horseId", sizes: "id", nailSizes: "id" },
 };
 
 /**

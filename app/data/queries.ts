@@ -3,6 +3,7 @@ import type { Horse } from "~core/record/horse";
 import type { Look } from "~core/record/look";
 import type { Photo } from "~core/record/photo";
 import type { Reading } from "~core/record/reading";
+import type { NailRow, ShoeRecord, SizeRow } from "~core/record/shoe";
 import type { Trim } from "~core/record/trim";
 import type { Visit } from "~core/record/visit";
 import type { WatchingRecord } from "~core/record/watching";
@@ -21,6 +22,10 @@ export interface HorseFile {
   watchings: WatchingRecord[];
   looks: Look[];
   photos: Photo[];
+  shoes: ShoeRecord[];
+  /** The user's own tables of ready-made shoes and of nails, empty while the neutral ones serve. */
+  sizes: SizeRow[];
+  nailSizes: NailRow[];
   settings: Settings;
 }
 
@@ -32,20 +37,37 @@ const byDate = (a: Visit, b: Visit): number =>
 
 export async function readHorseFile(horseId: string): Promise<HorseFile | undefined> {
   const { db } = session;
-  const [horse, visits, readings, trims, watchings, looks, photos, settings] = await Promise.all([
-    db.horses.get(horseId),
-    db.visits.where("horseId").equals(horseId).toArray(),
-    db.readings.where("horseId").equals(horseId).toArray(),
-    db.trims.where("horseId").equals(horseId).toArray(),
-    db.watchings.where("horseId").equals(horseId).toArray(),
-    db.looks.where("horseId").equals(horseId).toArray(),
-    db.photos.where("horseId").equals(horseId).toArray(),
-    readSettings(),
-  ]);
+  const [horse, visits, readings, trims, watchings, looks, photos, shoes, sizes, nailSizes, settings] =
+    await Promise.all([
+      db.horses.get(horseId),
+      db.visits.where("horseId").equals(horseId).toArray(),
+      db.readings.where("horseId").equals(horseId).toArray(),
+      db.trims.where("horseId").equals(horseId).toArray(),
+      db.watchings.where("horseId").equals(horseId).toArray(),
+      db.looks.where("horseId").equals(horseId).toArray(),
+      db.photos.where("horseId").equals(horseId).toArray(),
+      db.shoes.where("horseId").equals(horseId).toArray(),
+      db.sizes.toArray(),
+      db.nailSizes.toArray(),
+      readSettings(),
+    ]);
   if (!horse) return undefined;
   const yard = await db.yards.get(horse.yardId);
   if (!yard) return undefined;
-  return { horse, yard, visits: visits.sort(byDate), readings, trims, watchings, looks, photos, settings };
+  return {
+    horse,
+    yard,
+    visits: visits.sort(byDate),
+    readings,
+    trims,
+    watchings,
+    looks,
+    photos,
+    shoes,
+    sizes,
+    nailSizes,
+    settings,
+  };
 }
 
 /** Every horse of the round, by yard and name. */

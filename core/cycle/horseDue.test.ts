@@ -42,7 +42,7 @@ const reading = (
     pasternAngle: { value: 50, source: "gauge" },
   },
 });
-const NOTHING = { readings: [], trims: [], watchings: [], looks: [], photos: [] };
+const NOTHING = { readings: [], trims: [], watchings: [], looks: [], photos: [], shoes: [] };
 const visit = (id: string, date: string, status: Visit["status"] = "signed"): Visit => ({
   id,
   horseId: "h",

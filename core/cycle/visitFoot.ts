@@ -3,6 +3,7 @@ import type { FootValues } from "../foot/measures";
 import type { Look } from "../record/look";
 import type { Photo } from "../record/photo";
 import type { Moment, Reading } from "../record/reading";
+import type { ShoeRecord } from "../record/shoe";
 import type { Trim } from "../record/trim";
 import type { Visit } from "../record/visit";
 import type { WatchingRecord } from "../record/watching";
@@ -15,6 +16,7 @@ export interface FootRecords {
   watchings: readonly WatchingRecord[];
   looks: readonly Look[];
   photos: readonly Photo[];
+  shoes: readonly ShoeRecord[];
 }
 
 /** One foot at one visit: what was watched, found, measured and cut, and how the visit before left it. */
@@ -27,6 +29,9 @@ export interface VisitFoot {
   watching: Partial<Record<Moment, WatchingRecord>>;
   look?: Look;
   trim?: Trim;
+  shoe?: ShoeRecord;
+  /** The shoe of the last visit before this one at which one was chosen. */
+  lastShoe?: ShoeRecord;
   photos: readonly Photo[];
   /** The last visit before this one at which this foot was measured. */
   last?: FootVisit;
@@ -48,6 +53,11 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     one.visitId !== visit.id && one.date <= visit.date;
   const earlier = records.readings.filter(isEarlier);
   const last = footHistory(earlier, limb).findLast(({ before: b, after: a }) => measured(b) || measured(a));
+  const shoe = here(records.shoes)[0];
+  const lastShoe = records.shoes
+    .filter((one) => isEarlier(one) && one.limb === limb && one.spec)
+    .sort((a, b) => a.date.localeCompare(b.date))
+    .at(-1);
   const lastLook = records.looks
     .filter((one) => isEarlier(one) && one.limb === limb)
     .sort((a, b) => a.date.localeCompare(b.date))
@@ -64,6 +74,8 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
       .filter((one) => one.limb === limb && Object.keys(one.sole).length > 0)
       .sort((a, b) => a.date.localeCompare(b.date) || b.moment.localeCompare(a.moment)),
     ...(trim && { trim }),
+    ...(shoe && { shoe }),
+    ...(lastShoe && { lastShoe }),
     ...(look && { look }),
     ...(last && { last }),
     ...(lastLook && { lastLook }),

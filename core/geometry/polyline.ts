@@ -51,3 +51,75 @@ export function interpolate(knots: readonly (readonly [number, number])[], at: n
 /** Distance from a point to the nearest point of a polyline's corners. */
 export const nearestCorner = (points: readonly Vector[], to: Vector): number =>
   Math.min(...points.map((point) => distance(point, to)));
+
+/** Length along a polyline up to each of its points, the first 0. */
+export function lengthsAlong(points: readonly Vector[]): number[] {
+  const lengths = [0];
+  for (let index = 1; index < points.length; index++)
+    lengths.push((lengths[index - 1] ?? 0) + distance(points[index - 1] as Vector, points[index] as Vector));
+  return lengths;
+}
+
+export const polylineLength = (points: readonly Vector[]): number => lengthsAlong(points).at(-1) ?? 0;
+
+/** The point at `s` along a polyline, and the direction it runs there (unit); ends are held. Two points or more. */
+export function pointAlong(points: readonly Vector[], s: number): { at: Vector; towards: Vector } {
+  const lengths = lengthsAlong(points);
+  const found = lengths.findIndex((length) => length >= s);
+  const after = Math.max(1, found === -1 ? points.length - 1 : found);
+  const [a, b] = [points[after - 1] as Vector, points[after] as Vector];
+  const [from, to] = [lengths[after - 1] ?? 0, lengths[after] ?? 0];
+  const part = to === from ? 0 : Math.max(0, Math.min(1, (s - from) / (to - from)));
+  const size = distance(a, b) || 1;
+  return {
+    at: [a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part],
+    towards: [(b[0] - a[0]) / size, (b[1] - a[1]) / size],
+  };
+}
+
+/** The same line in `count` points of equal step; at least two. */
+export function inEqualSteps(points: readonly Vector[], count: number): Vector[] {
+  const whole = polylineLength(points);
+  return Array.from({ length: count }, (_, index) => pointAlong(points, (whole * index) / (count - 1)).at);
+}
+
+/** Length along a line that comes down in y, to where it first reaches `y`; its whole length where it never does. */
+export function lengthDownTo(points: readonly Vector[], y: number): number {
+  const lengths = lengthsAlong(points);
+  for (let index = 1; index < points.length; index++) {
+    const [a, b] = [points[index - 1] as Vector, points[index] as Vector];
+    if (b[1] > y) continue;
+    const part = a[1] === b[1] ? 1 : Math.max(0, Math.min(1, (a[1] - y) / (a[1] - b[1])));
+    return (lengths[index - 1] ?? 0) + part * distance(a, b);
+  }
+  return lengths.at(-1) ?? 0;
+}
+
+/** Where a straight line through `at` along `towards` crosses a polyline, in the order of its points. */
+export function crossingsOf(
+  points: readonly Vector[],
+  at: Vector,
+  towards: Vector,
+): { at: Vector; s: number }[] {
+  const lengths = lengthsAlong(points);
+  const side = (point: Vector) => towards[0] * (point[1] - at[1]) - towards[1] * (point[0] - at[0]);
+  const found: { at: Vector; s: number }[] = [];
+  for (let index = 1; index < points.length; index++) {
+    const [a, b] = [points[index - 1] as Vector, points[index] as Vector];
+    const [before, after] = [side(a), side(b)];
+    if (before === after || before > 0 === after > 0) continue;
+    const part = before / (before - after);
+    found.push({
+      at: [a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part],
+      s: (lengths[index - 1] ?? 0) + part * distance(a, b),
+    });
+  }
+  return found;
+}
+
+/** Area inside a closed polygon, positive where it runs counter-clockwise with y up. 0 with fewer than three points. */
+export const polygonArea = (points: readonly Vector[]): number =>
+  points.reduce((sum, [ax, ay], index) => {
+    const [bx, by] = points[(index + 1) % points.length] as Vector;
+    return sum + (ax * by - bx * ay) / 2;
+  }, 0);

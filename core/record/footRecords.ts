@@ -1,11 +1,12 @@
 import type { Limb } from "../foot/limb";
 import { valueAt, withValueAt, type Edit } from "./edit";
 import { nothingRead, readingId, type Moment } from "./reading";
+import { noShoe, shoeId } from "./shoe";
 import { trimId } from "./trim";
 import type { Visit } from "./visit";
 
 /** The records that a visit keeps for each foot. */
-export type FootTable = "readings" | "trims" | "watchings" | "looks";
+export type FootTable = "readings" | "trims" | "watchings" | "looks" | "shoes";
 
 /** Where a foot's record at a visit lies, and what it is before anything is written in it. */
 export function footPlace(
@@ -22,6 +23,8 @@ export function footPlace(
       return { id: trimId(visit.id, limb), ...place, cuts: {}, ticks: {}, past: {} };
     case "watchings":
       return { id: readingId(visit.id, limb, moment), ...place, moment, deviation: {}, hairline: {} };
+    case "shoes":
+      return { id: shoeId(visit.id, limb), ...place, ...noShoe() };
     case "looks":
       return { id: `${visit.id}.${limb}`, ...place, wear: {}, finds: {} };
   }

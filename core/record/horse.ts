@@ -3,7 +3,9 @@ import { FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
 import { HORSE_USES } from "../constants/due";
 import { isFore, type Limb } from "../foot/limb";
 import { ANIMAL_KINDS } from "../foot/toeYardstick";
+import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "../shoe/advice/facts";
 import { dateField, idField, line, prose } from "./fields";
+import { prescriptionSchema } from "./shoe";
 
 /** Which feet are shod. */
 export const FINISHES = ["full set", "fronts", "trim"] as const;
@@ -34,6 +36,19 @@ export const horseSchema = z.strictObject({
   lenses: z
     .strictObject({ frontBack: z.enum(FRONT_LENSES).optional(), side: z.enum(SIDE_LENSES).optional() })
     .optional(),
+  /** Work, ground and how it goes: what decides what goes on its feet. */
+  life: z
+    .strictObject({
+      work: z.array(z.enum(WORKS)),
+      footing: z.array(z.enum(FOOTINGS)),
+      effort: z.enum(EFFORTS).optional(),
+      turnout: z.enum(TURNOUTS).optional(),
+      goes: z.array(z.enum(GOES)),
+      conditions: z.array(z.enum(CONDITIONS)),
+      growsMoreThanItWears: z.boolean().optional(),
+    })
+    .optional(),
+  prescription: prescriptionSchema.optional(),
 });
 export type Horse = z.infer<typeof horseSchema>;
 

@@ -4,6 +4,7 @@ import { lookSchema } from "./look";
 import { photoSchema, pictureSchema } from "./photo";
 import { readingSchema } from "./reading";
 import { settingsSchema } from "./settings";
+import { nailSizeSchema, shoeSchema, sizeSchema } from "./shoe";
 import { trimSchema } from "./trim";
 import { visitSchema } from "./visit";
 import { watchingSchema } from "./watching";
@@ -16,10 +17,13 @@ export const TABLES = {
   visits: visitSchema,
   readings: readingSchema,
   trims: trimSchema,
+  shoes: shoeSchema,
   watchings: watchingSchema,
   looks: lookSchema,
   pictures: pictureSchema,
   photos: photoSchema,
+  sizes: sizeSchema,
+  nailSizes: nailSizeSchema,
   settings: settingsSchema,
 } as const;
 
@@ -35,10 +39,13 @@ export const noRecords = (): Records => ({
   visits: [],
   readings: [],
   trims: [],
+  shoes: [],
   watchings: [],
   looks: [],
   pictures: [],
   photos: [],
+  sizes: [],
+  nailSizes: [],
   settings: [],
 });
 
@@ -50,6 +57,8 @@ export const LINKS: { from: TableName; field: string; to: TableName }[] = [
   { from: "readings", field: "horseId", to: "horses" },
   { from: "trims", field: "visitId", to: "visits" },
   { from: "trims", field: "horseId", to: "horses" },
+  { from: "shoes", field: "visitId", to: "visits" },
+  { from: "shoes", field: "horseId", to: "horses" },
   { from: "watchings", field: "visitId", to: "visits" },
   { from: "watchings", field: "horseId", to: "horses" },
   { from: "looks", field: "visitId", to: "visits" },

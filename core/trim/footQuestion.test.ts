@@ -51,7 +51,7 @@ describe("a foot's facts as a question", () => {
       walls,
       ...more,
     };
-    const records = { readings: [reading], trims: [], watchings: [], looks: [], photos: [] };
+    const records = { readings: [reading], trims: [], watchings: [], looks: [], photos: [], shoes: [] };
     const foot = visitFoot(visit, "LF", records);
     return footFacts(
       foot,

@@ -40,7 +40,7 @@ function plan(limb: Limb, values: FootValues, more: Partial<Horse> = {}, lens?: 
     values: values as Reading["values"],
     walls: { toe: { above: 8, thickness: 12 }, heelMedial: { above: 3 }, heelLateral: { above: 3 } },
   };
-  const records = { readings: [reading], trims: [], watchings: [], looks: [], photos: [] };
+  const records = { readings: [reading], trims: [], watchings: [], looks: [], photos: [], shoes: [] };
   const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, records)])) as Record<
     Limb,
     VisitFoot

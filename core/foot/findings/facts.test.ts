@@ -66,6 +66,7 @@ const records = (...readings: Reading[]): FootRecords => ({
   watchings: [],
   looks: [],
   photos: [],
+  shoes: [],
 });
 
 const factsAt = (kept: FootRecords, moment: Moment = "before") => {

@@ -5,7 +5,7 @@ import { ordinaryFoot } from "~core/foot/parametric/fit";
 import { groundOutline } from "~core/foot/parametric/outline";
 import { sizeFactor } from "~core/foot/parametric/parameters";
 import { WEAR_SECTOR_NAMES, WEAR_SECTORS, type Wear, type WearSector } from "~core/foot/wear";
-import { offsetPolyline } from "~core/geometry/polyline";
+import { inEqualSteps, offsetPolyline } from "~core/geometry/polyline";
 import type { Vector } from "~core/geometry/vector";
 
 interface WearShoeProps {
@@ -25,7 +25,7 @@ export function WearShoe({ limb, wear, onPaint }: WearShoeProps) {
   const foot = ordinaryFoot(limb, { kind: "horse", massKg: 500 });
   const k = sizeFactor(foot);
   const lateral = lateralOnScreen(limb, "below");
-  const outer = alongLength(
+  const outer = inEqualSteps(
     groundOutline(foot).map(([x, y]): Vector => [x / k, y / k]),
     112,
   );
@@ -75,25 +75,4 @@ export function WearShoe({ limb, wear, onPaint }: WearShoeProps) {
       ))}
     </svg>
   );
-}
-
-/** The same line in steps of equal length. */
-function alongLength(points: readonly Vector[], count: number): Vector[] {
-  const lengths = [0];
-  for (let index = 1; index < points.length; index++) {
-    const [a, b] = [points[index - 1] as Vector, points[index] as Vector];
-    lengths.push((lengths[index - 1] ?? 0) + Math.hypot(b[0] - a[0], b[1] - a[1]));
-  }
-  const whole = lengths.at(-1) ?? 0;
-  return Array.from({ length: count }, (_, index): Vector => {
-    const wanted = (whole * index) / (count - 1);
-    const after = Math.max(
-      1,
-      lengths.findIndex((length) => length >= wanted),
-    );
-    const [a, b] = [points[after - 1] as Vector, points[after] as Vector];
-    const [from, to] = [lengths[after - 1] ?? 0, lengths[after] ?? 1];
-    const part = to === from ? 0 : (wanted - from) / (to - from);
-    return [a[0] + (b[0] - a[0]) * part, a[1] + (b[1] - a[1]) * part];
-  });
 }

@@ -1,0 +1,315 @@
+import type { Footing } from "./advice/facts";
+import { SIDES } from "../foot/limb";
+import type { Wording } from "../units/wording";
+import { WIDEST_APART_MM } from "./limits";
+import { coverAt, PAD_FULLNESS_MM, type Fit } from "./fit";
+import { widestOf, widestYOf } from "./outline";
+import { fieldInWords, SPEC_NAMES, type Specification, type SpecField } from "./specification";
+
+/** One thing looked at before a shoe is nailed on. */
+export interface ShoeCheck {
+  id: string;
+  /** Where on the bench it belongs. */
+  about: "fit" | "nails" | "breakover" | "specification";
+  ok: boolean;
+  /** True where steel cannot be made so: it is refused, not asked about. */
+  impossible: boolean;
+  name: string;
+  /** With its number. */
+  text: string;
+  /** What to change. */
+  mend?: string;
+}
+
+/** What outranks the rules of advice: a vet's prescription for this foot. */
+export interface PrescriptionAsks {
+  type?: Specification["type"] | undefined;
+  toe?: Specification["toe"] | undefined;
+  support?: Specification["support"] | undefined;
+  pad?: Specification["pad"] | undefined;
+  raiseDeg?: number | undefined;
+}
+
+export interface CheckContext {
+  footing: readonly Footing[];
+  thinSole: boolean;
+  prescription?: PrescriptionAsks | undefined;
+  wording: Wording;
+}
+
+/** Slack of an edge that covers, mm. */
+const COVER_SLACK_MM = 0.5;
+/**
+ * On a sound foot of size 1 the heel of the shoe stands this far inside its toe quarter and no further, mm. Assumption,
+ * from drawn feet: their heels are two thirds of their width apart, their toe quarters five sixths.
+ */
+const HEEL_IN_MM = 12;
+/** Halves of a shoe that differ from the foot's own by more than this are not symmetric, mm. Assumption. */
+const UNEVEN_MM = 4;
+/** Breakover further off its mark than this, mm. Assumption. */
+const BREAKOVER_OFF_MM = 3;
+/** A branch that ends this much ahead of its support is short, mm. */
+const SHORT_MM = 1;
+
+const WET_OR_SOFT: readonly Footing[] = ["wet turf", "soft arena", "deep ground"];
+
+/** Every check of a fit and its specification, with its number; what is not in order first asks for a line of why. */
+export function shoeChecks(fit: Fit, context: CheckContext): ShoeCheck[] {
+  const { spec } = fit.question;
+  if (spec.type === "bare") return prescriptionChecks(spec, context);
+  return [...fitChecks(fit, context), ...nailChecks(fit, context), ...specChecks(fit, context)];
+}
+
+function fitChecks(fit: Fit, { wording, thinSole }: CheckContext): ShoeCheck[] {
+  const { foot, spec, setting } = fit.question;
+  const words = wording.inOwnWords;
+  const shoeWide = widestOf(fit.outer);
+  const widest = Math.max(
+    ...SIDES.map((side) => Math.abs(widestYOf(fit.outer[side]) - widestYOf(foot.outline[side]))),
+  );
+  const covers = SIDES.map((side) => ({
+    side,
+    by: coverAt(fit.outer[side], foot.knots.toeQuarter[side]),
+  }));
+  const shortest = SIDES.map((side) => ({ side, by: fit.endY[side] - fit.supportY[side] })).reduce((a, b) =>
+    b.by > a.by ? b : a,
+  );
+  const heelsIn = SIDES.map((side) => ({
+    side,
+    by: Math.abs(foot.knots.toeQuarter[side][0]) - Math.abs(fit.outer[side].at(-1)?.[0] ?? 0),
+  })).reduce((a, b) => (b.by > a.by ? b : a));
+  const halves =
+    shoeWide.lateral[0] + shoeWide.medial[0] - (foot.knots.wide.lateral[0] + foot.knots.wide.medial[0]);
+  const onPurpose =
+    setting.turn !== 0 ||
+    setting.fuller.medial !== setting.fuller.lateral ||
+    spec.extraSide !== "none" ||
+    spec.fullMedial !== spec.fullLateral;
+  const uncovered = covers.filter(({ by }) => by < -COVER_SLACK_MM);
+  const barBehind = spec.type === "egg bar" && foot.knots.heel.medial[1] > 8 * foot.k;
+  return [
+    {
+      id: "widest",
+      about: "fit",
+      ok: widest <= WIDEST_APART_MM,
+      impossible: false,
+      name: "Widest on widest",
+      text: `Widest of the shoe ${wording.cut(widest)} from the widest of the foot; up to ${wording.cut(WIDEST_APART_MM)} is in order.`,
+      mend: "Set the shoe forward or back.",
+    },
+    {
+      id: "quarters",
+      about: "fit",
+      ok: uncovered.length === 0,
+      impossible: false,
+      name: "Toe quarters covered",
+      text: words(
+        uncovered.length === 0
+          ? `Both covered, by ${wording.cut(Math.min(...covers.map(({ by }) => Math.max(0, by))))} at least.`
+          : `The ${uncovered.map(({ side, by }) => `${side} one is short by ${wording.cut(-by)}`).join(", the ")}.`,
+      ),
+      mend: "Bring the shoe forward, or fuller at that quarter.",
+    },
+    {
+      id: "heels",
+      about: "fit",
+      ok: shortest.by <= SHORT_MM,
+      impossible: false,
+      name: "Heels supported",
+      text: words(
+        shortest.by <= SHORT_MM
+          ? `Both branches reach their mark: ${spec.support === "heel" ? "the heels" : spec.support === "frog" ? "the back of the frog" : "beyond the frog"}.`
+          : `The ${shortest.side} branch ends ${wording.cut(shortest.by)} short of its support.`,
+      ),
+      mend: "Make that branch longer, or choose a lens that ends further forward.",
+    },
+    {
+      id: "heels-in",
+      about: "fit",
+      ok: heelsIn.by <= HEEL_IN_MM * foot.k,
+      impossible: false,
+      name: "Heels in line with toe quarters",
+      text: words(
+        heelsIn.by <= HEEL_IN_MM * foot.k
+          ? `Neither heel stands more than ${wording.cut(Math.max(0, heelsIn.by))} inside its toe quarter.`
+          : `The ${heelsIn.side} heel stands ${wording.cut(heelsIn.by)} inside its toe quarter; a sound foot of this size has up to ${wording.cut(HEEL_IN_MM * foot.k)}.`,
+      ),
+      mend: "Fuller at that heel: the foot grows into it.",
+    },
+    {
+      id: "symmetric",
+      about: "fit",
+      ok: Math.abs(halves) <= UNEVEN_MM || onPurpose,
+      impossible: false,
+      name: "Even about the midline",
+      text: words(
+        Math.abs(halves) <= 0.25
+          ? "As even as the foot."
+          : `${wording.cut(Math.abs(halves))} more on the ${halves > 0 ? "lateral" : "medial"} side than the foot has${onPurpose ? ", on purpose" : ""}.`,
+      ),
+      mend: "Shift it back to the midline, or say what the shift is for.",
+    },
+    {
+      id: "sole",
+      about: "fit",
+      ok: !thinSole || spec.relief || spec.profile === "concave" || spec.pad !== "none",
+      impossible: false,
+      name: "Sole clear",
+      text: thinSole
+        ? spec.relief || spec.profile === "concave"
+          ? "Thin sole: the shoe is relieved."
+          : spec.pad !== "none"
+            ? "Thin sole: under a pad."
+            : "Thin sole and a flat, unrelieved web on it."
+        : "Wall only: no sole touches.",
+      mend: "Relieve the shoe; pare nothing.",
+    },
+    {
+      id: "pad-room",
+      about: "fit",
+      ok: true,
+      impossible: false,
+      name: "Room for the pad",
+      text:
+        spec.pad === "none"
+          ? "No pad."
+          : `${wording.cut(PAD_FULLNESS_MM)} more behind the widest part are in the outline.`,
+    },
+    {
+      id: "bar-behind",
+      about: "fit",
+      ok: !barBehind,
+      impossible: false,
+      name: "Heel above the bar",
+      text: barBehind
+        ? `The heel has run ${wording.cut(foot.knots.heel.medial[1])} forward: a bar lies where no heel is.`
+        : "A heel stands over the end of the shoe.",
+      mend: "A lever behind the foot presses the heel down at landing on firm ground: straight bar or plain branch.",
+    },
+    {
+      id: "breakover",
+      about: "breakover",
+      ok: Math.abs(fit.breaksAtY - (foot.knots.toe[1] - fit.question.breakover.fromToe)) <= BREAKOVER_OFF_MM,
+      impossible: false,
+      name: "Breakover at its mark",
+      text: `Breaks over ${wording.cut(Math.abs(fit.breaksAtY - (foot.knots.toe[1] - fit.question.breakover.fromToe)))} ${fit.breaksAtY > foot.knots.toe[1] - fit.question.breakover.fromToe ? "ahead of" : "behind"} the mark.`,
+      mend: "Roll the toe, or set the shoe back: the same at the ground.",
+    },
+  ];
+}
+
+function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCheck[] {
+  const { spec } = question;
+  const find = (code: string) => nails.warnings.filter((one) => one.code === code);
+  const past = find("past-web");
+  const little = find("little-web");
+  const rest = [...find("close"), ...find("few"), ...find("no-room")];
+  const said = (list: typeof past) => list.map(({ message }) => wording.inOwnWords(message)).join(" ");
+  const holes = [...nails.medial, ...nails.lateral];
+  const coarse = holes.length > 0 ? Math.max(...holes.map(({ inset }) => inset)) : 0;
+  return [
+    {
+      id: "holes",
+      about: "nails",
+      ok: past.length === 0 && little.length === 0,
+      impossible: past.length > 0,
+      name: "Holes in the web",
+      text:
+        past.length > 0
+          ? said(past)
+          : little.length > 0
+            ? said(little.slice(0, 1))
+            : `Holes up to ${wording.cut(coarse)} in, ${wording.cut(spec.width - coarse)} of web inside them.`,
+      mend: "A wider web, or punched finer where the wall is thinner.",
+    },
+    {
+      id: "stations",
+      about: "nails",
+      ok: rest.length === 0,
+      impossible: false,
+      name: "Nail places",
+      text:
+        rest.length === 0
+          ? `${nails.medial.length + nails.lateral.length} nails, none behind the widest part.`
+          : said(rest),
+      mend: "Fewer nails, clips or a bar to carry the hold.",
+    },
+  ];
+}
+
+function specChecks(fit: Fit, context: CheckContext): ShoeCheck[] {
+  const { spec } = fit.question;
+  const firm = !context.footing.some((one) => WET_OR_SOFT.includes(one));
+  const list: ShoeCheck[] = [
+    {
+      id: "web",
+      about: "specification",
+      ok: fit.possible && spec.width <= 60,
+      impossible: true,
+      name: "Web and foot",
+      text: fit.possible
+        ? "The branches leave room between them."
+        : `A web of ${context.wording.cut(spec.width)} closes the shoe over the frog: no such shoe can be made.`,
+      mend: "A narrower web.",
+    },
+  ];
+  if (spec.type === "egg bar")
+    list.push({
+      id: "egg-firm",
+      about: "specification",
+      ok: !firm,
+      impossible: false,
+      name: "Egg bar and ground",
+      text: firm
+        ? "On firm ground an egg bar is a lever behind the foot and relieves nothing; its effect shows on soft ground only."
+        : "Soft ground: it stops the heel sinking. On firm ground it is a lever behind the foot.",
+      mend: "Straight bar, or frog support.",
+    });
+  if (spec.raise)
+    list.push({
+      id: "raise-exit",
+      about: "specification",
+      ok: spec.raise.exit.trim() !== "" && spec.raise.cycles >= 1,
+      impossible: false,
+      name: "The raise has an exit",
+      text:
+        spec.raise.exit.trim() === ""
+          ? "A raise without an exit becomes the way the horse lives."
+          : `Until: ${spec.raise.exit}`,
+      mend: "Say for how many cycles and by which test it ends.",
+    });
+  return [...list, ...prescriptionChecks(spec, context)];
+}
+
+/** Field by field against what the vet prescribed. */
+function prescriptionChecks(spec: Specification, { prescription, wording }: CheckContext): ShoeCheck[] {
+  if (!prescription) return [];
+  const against = (["type", "toe", "support", "pad"] as const satisfies SpecField[]).filter(
+    (field) => prescription[field] !== undefined && prescription[field] !== spec[field],
+  );
+  const raise =
+    prescription.raiseDeg !== undefined &&
+    Math.abs((spec.raise?.degrees ?? 0) - prescription.raiseDeg) > 0.25;
+  const texts = [
+    ...against.map(
+      (field) =>
+        `${wording.inOwnWords(SPEC_NAMES[field])}: prescribed ${String(prescription[field])}, here ${fieldInWords(spec, field, wording)}`,
+    ),
+    ...(raise
+      ? [
+          `raise: prescribed ${wording.angle(prescription.raiseDeg ?? 0)}, here ${wording.angle(spec.raise?.degrees ?? 0)}`,
+        ]
+      : []),
+  ];
+  return [
+    {
+      id: "prescription",
+      about: "specification",
+      ok: texts.length === 0,
+      impossible: false,
+      name: "The vet’s prescription",
+      text: texts.length === 0 ? "As prescribed." : `${texts.join("; ")}.`,
+      mend: "Follow it, or ask the vet first and write down what was said.",
+    },
+  ];
+}

@@ -1,0 +1,120 @@
+import type { FootFacts } from "../foot/findings/facts";
+import { SIDES, type Side } from "../foot/limb";
+import { cutFoot } from "../foot/parametric/cut";
+import { sideFigure } from "../foot/parametric/figure";
+import {
+  corYOf,
+  eachSide,
+  heelYOfSide,
+  sizeFactor,
+  toeYOf,
+  wallThickness,
+  type FootParameters,
+} from "../foot/parametric/parameters";
+import { filledMarks } from "../foot/survey/outline";
+import { interpolate } from "../geometry/polyline";
+import type { SolarPoint } from "../geometry/vector";
+import { NO_CUT, type Cuts } from "../trim/predict";
+import type { ShodFoot } from "./fit";
+import { outlineThrough, sidesOf, type OutlineKnots } from "./outline";
+
+/** The foot that a shoe goes on: trimmed, with the place of its pastern line and what of it was measured. */
+export interface FootToShoe {
+  foot: ShodFoot;
+  /** The parametric foot after the trim, for what is drawn under the shoe. */
+  drawn: FootParameters;
+  /** y at which the pastern's front line meets the ground, only where the pastern was measured. */
+  pasternLineY?: number;
+  coffinTipY?: number;
+  /** Its outline goes through measured points, not through a guess. */
+  measured: boolean;
+}
+
+/**
+ * The foot after its trim as a shoe has to fit it: its undistorted outline where the walls tell it, else a smooth curve
+ * through toe, toe quarters, widest part and heels. The trim moves toe and heels; the widest part keeps its place.
+ * Without a survey the points are those of the parametric foot, and `measured` is false.
+ */
+export function footToShoe(facts: FootFacts, cuts: Partial<Cuts>): FootToShoe {
+  const { drawn: before, marks, survey, outline: shape, walls } = facts;
+  const done = cutFoot(before, { ...NO_CUT, ...cuts });
+  const after = done.ok ? done.value.foot : before;
+  const filled = filledMarks(before, marks);
+  const toeBy = toeYOf(after) - toeYOf(before);
+  const heelBy = eachSide((side) => heelYOfSide(after, side) - heelYOfSide(before, side));
+  const heel = { medial: filled.heelMedial, lateral: filled.heelLateral };
+  const wide = { medial: filled.wideMedial, lateral: filled.wideLateral };
+  const moved = (side: Side) => {
+    const [from, middle, to] = [heel[side][1], wide[side][1], filled.toe[1]];
+    return ([x, y]: SolarPoint): SolarPoint => [
+      x,
+      y +
+        interpolate(
+          [
+            [from, heelBy[side]],
+            [middle, 0],
+            [to, toeBy],
+          ],
+          y,
+        ),
+    ];
+  };
+  const knots: OutlineKnots = {
+    toe: moved("medial")(filled.toe),
+    toeQuarter: {
+      medial: moved("medial")(filled.toeQuarterMedial),
+      lateral: moved("lateral")(filled.toeQuarterLateral),
+    },
+    wide,
+    heel: eachSide((side) => moved(side)(heel[side])),
+  };
+  const sides = shape && sidesOf(shape.outline);
+  const own = sides && eachSide((side) => sides[side].map(moved(side)));
+  const usual = wallThickness(before);
+  const quarters = [walls.quarterMedial?.thickness, walls.quarterLateral?.thickness].filter(
+    (mm) => mm !== undefined,
+  );
+  const tip = survey.coffinTip;
+  const measuredLine = facts.side.pasternLineFromToe;
+  const lineOf = (foot: FootParameters) => sideFigure(foot).pasternLine[0][0];
+  const known = facts.measures.pasternAngle !== undefined;
+  const lineBefore = measuredLine === undefined ? lineOf(before) : toeYOf(before) + measuredLine;
+  return {
+    drawn: after,
+    measured:
+      SIDES.every((side) => marks[side === "medial" ? "wideMedial" : "wideLateral"]) &&
+      marks.toe !== undefined,
+    foot: {
+      outline: own ?? outlineThrough(knots),
+      knots: own ? ownKnots(own, knots) : knots,
+      undistorted: own !== undefined,
+      corY: survey.cor?.median ?? corYOf(after),
+      k: survey.k ?? sizeFactor(before),
+      trueApex: survey.trueApex ?? 2 * filled.sulcusFront[1],
+      frogHalf: (filled.frogLateral[0] - filled.frogMedial[0]) / 2,
+      wall: {
+        toe: Math.min(walls.toe?.thickness ?? usual.toe, shape?.evenWallMm ?? Number.POSITIVE_INFINITY),
+        quarter:
+          quarters.length > 0 ? quarters.reduce((sum, mm) => sum + mm, 0) / quarters.length : usual.quarter,
+      },
+    },
+    ...(known && { pasternLineY: lineBefore + lineOf(after) - lineOf(before) }),
+    ...(tip !== undefined && { coffinTipY: tip }),
+  };
+}
+
+/** The same places on the undistorted outline: level with the measured points, its own widest part and ends. */
+function ownKnots(own: ShodFoot["outline"], knots: OutlineKnots): OutlineKnots {
+  const levelWith = (side: Side, y: number): SolarPoint => {
+    const line = own[side];
+    return line.reduce((best, point) => (Math.abs(point[1] - y) < Math.abs(best[1] - y) ? point : best));
+  };
+  return {
+    toe: own.medial[0] ?? knots.toe,
+    toeQuarter: eachSide((side) => levelWith(side, knots.toeQuarter[side][1])),
+    wide: eachSide((side) =>
+      own[side].reduce((best, point) => (Math.abs(point[0]) > Math.abs(best[0]) ? point : best)),
+    ),
+    heel: eachSide((side) => own[side].at(-1) ?? knots.heel[side]),
+  };
+}
