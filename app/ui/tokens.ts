@@ -17,6 +17,7 @@ export interface Tokens {
   limb: string;
   sole: string;
   frog: string;
+  steel: string;
 }
 
 export type ThemeName = "paper" | "barn";
@@ -40,6 +41,7 @@ export const TOKENS: Record<ThemeName, Tokens> = {
     limb: "#EDE5D6",
     sole: "#EFE8DA",
     frog: "#CDBFA4",
+    steel: "#8B949A",
   },
   barn: {
     paper: "#101211",
@@ -59,6 +61,7 @@ export const TOKENS: Record<ThemeName, Tokens> = {
     limb: "#3A352C",
     sole: "#4A4335",
     frog: "#6C5F49",
+    steel: "#8D979C",
   },
 };
 

@@ -26,6 +26,11 @@ export function useEdits() {
       (edit: Edit, draftKey: string) => send({ kind: "save", edits: [edit], drafts: [draftKey] }),
       [send],
     ),
+    /** Keeps several changes that belong together, and drops the drafts that became them. */
+    settleAll: useCallback(
+      (edits: Edit[], drafts: string[]) => send({ kind: "save", edits, drafts }),
+      [send],
+    ),
     undo: useCallback(() => send({ kind: "undo" }), [send]),
   };
 }

@@ -26,6 +26,10 @@ export function stageDone(stage: Stage, visit: Visit, foot: VisitFoot): boolean 
       return Object.keys(foot.values.before).length > 0 || surveyed(foot);
     case "trim":
       return Object.keys(foot.cuts).length > 0;
+    case "shoe":
+      return foot.shoe?.spec !== undefined || (visit.notes.shoe ?? "") !== "";
+    case "set":
+      return foot.shoe?.ticks.stand === true || (visit.notes.set ?? "") !== "";
     case "recheck":
       return Object.keys(foot.values.after).length > 0;
     case "sign-off":
@@ -42,6 +46,11 @@ export function progressWords(stage: Stage, foot: VisitFoot): string {
   if (stage === "watch") return watched(foot) ? "seen" : "·";
   if (stage === "read") return looked(foot) ? "read" : "·";
   if (stage === "trim") return of(Object.keys(foot.cuts).length, CUTS.length);
+  if (stage === "shoe") return foot.shoe?.spec ? (foot.shoe.spec.type === "bare" ? "bare" : "chosen") : "·";
+  if (stage === "set") {
+    const done = Object.keys(foot.shoe?.ticks ?? {}).length;
+    return foot.shoe?.ticks.stand ? "done" : done > 0 ? "begun" : "·";
+  }
   const taken = of(
     Object.keys(foot.values[stage === "recheck" ? "after" : "before"]).length,
     MEASURES.length,

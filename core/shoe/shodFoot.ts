@@ -11,6 +11,7 @@ import {
   wallThickness,
   type FootParameters,
 } from "../foot/parametric/parameters";
+import type { SolarMarks } from "../foot/survey/frame";
 import { filledMarks } from "../foot/survey/outline";
 import { interpolate } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
@@ -26,6 +27,8 @@ export interface FootToShoe {
   /** y at which the pastern's front line meets the ground, only where the pastern was measured. */
   pasternLineY?: number;
   coffinTipY?: number;
+  /** The marks of its sole after the trim, for the drawing under the shoe. */
+  marks: SolarMarks;
   /** Its outline goes through measured points, not through a guess. */
   measured: boolean;
 }
@@ -98,10 +101,22 @@ export function footToShoe(facts: FootFacts, cuts: Partial<Cuts>): FootToShoe {
           quarters.length > 0 ? quarters.reduce((sum, mm) => sum + mm, 0) / quarters.length : usual.quarter,
       },
     },
+    marks: {
+      ...marks,
+      toe: markAt(knots.toe),
+      heelMedial: markAt(knots.heel.medial),
+      heelLateral: markAt(knots.heel.lateral),
+      toeQuarterMedial: markAt(knots.toeQuarter.medial),
+      toeQuarterLateral: markAt(knots.toeQuarter.lateral),
+      wideMedial: markAt(wide.medial),
+      wideLateral: markAt(wide.lateral),
+    },
     ...(known && { pasternLineY: lineBefore + lineOf(after) - lineOf(before) }),
     ...(tip !== undefined && { coffinTipY: tip }),
   };
 }
+
+const markAt = ([x, y]: SolarPoint) => ({ x, y });
 
 /** The same places on the undistorted outline: level with the measured points, its own widest part and ends. */
 function ownKnots(own: ShodFoot["outline"], knots: OutlineKnots): OutlineKnots {

@@ -7,6 +7,7 @@ import { ANIMAL_KINDS } from "~core/foot/toeYardstick";
 import { FINISHES, type Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import type { Issue } from "~core/result";
+import { LifeFields } from "./LifeFields";
 import { NEW_YARD, type HorseFormValues } from "./saveHorseForm";
 
 interface HorseFormProps {
@@ -92,6 +93,7 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
         <Form.Item name={["horse", "notes"]} label="Notes">
           <Input.TextArea autoSize={{ minRows: 2, maxRows: 10 }} />
         </Form.Item>
+        <LifeFields />
         <Form.Item name="yardId" label="Yard">
           <Select
             options={[

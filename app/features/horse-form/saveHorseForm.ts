@@ -33,7 +33,9 @@ export async function saveHorseForm(
     id: yardId,
   });
   const horse = horseSchema.safeParse({
+    ...notOnTheForm(was),
     ...clean(form.horse),
+    ...lifeOf(form.horse),
     name: form.horse.name ?? "",
     id: was?.id ?? crypto.randomUUID(),
     yardId,
@@ -63,6 +65,24 @@ export async function saveHorseForm(
       "This horse was changed in another tab. Open its page again to see what is there now; your text stays here.",
     );
   return fail("failed", "", saved.kind === "failed" ? saved.message : "This could not be kept.");
+}
+
+/** What a horse's record holds that this form does not ask: it stays. */
+const notOnTheForm = (was: Horse | undefined) => ({
+  ...(was?.lenses && { lenses: was.lenses }),
+  ...(was?.showOn !== undefined && { showOn: was.showOn }),
+});
+
+/** Work and prescription without their emptied fields; gone where nothing of them was filled in. */
+function lifeOf({ life, prescription }: Partial<Horse>) {
+  const said = clean(life);
+  const anything = Object.values(said).some((one) => (Array.isArray(one) ? one.length > 0 : one !== false));
+  const asked = clean(prescription);
+  const prescribed = Object.values(asked).some((one) => !Array.isArray(one) || one.length > 0);
+  return {
+    life: anything ? { work: [], footing: [], goes: [], conditions: [], ...said } : undefined,
+    prescription: prescribed ? { by: "", until: "", feet: [], ...asked } : undefined,
+  };
 }
 
 /** Emptied fields are missing fields. */

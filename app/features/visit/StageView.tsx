@@ -1,10 +1,11 @@
 import { useSearchParams } from "react-router";
 import { ArriveStage } from "./ArriveStage";
 import { FootBench } from "./bench/FootBench";
-import { NoteStage } from "./NoteStage";
 import { PhotoBench } from "./photo/PhotoBench";
 import { ReadStage } from "./read/ReadStage";
 import { SignOffStage } from "./SignOffStage";
+import { SetStage } from "./set/SetStage";
+import { ShoeStage } from "./shoe/ShoeStage";
 import type { StageContext } from "./stageContext";
 import { StartPanel } from "./StartPanel";
 import { TrimStage } from "./trim/TrimStage";
@@ -30,9 +31,11 @@ export function StageView(context: StageContext) {
       return <ReadStage key={limb} {...context} />;
     case "trim":
       return <TrimStage key={limb} {...context} />;
+    case "shoe":
+      return <ShoeStage key={limb} {...context} />;
+    case "set":
+      return <SetStage key={limb} {...context} />;
     case "sign-off":
       return <SignOffStage {...context} />;
-    default:
-      return <NoteStage key={stage} {...context} stage={stage} />;
   }
 }

@@ -33,7 +33,7 @@ interface ShellProps {
 }
 
 /** Stages that are done foot by foot. */
-const BY_FOOT: readonly Stage[] = ["watch", "read", "survey", "trim", "recheck"];
+const BY_FOOT: readonly Stage[] = ["watch", "read", "survey", "trim", "shoe", "set", "recheck"];
 const SWIPE_PX = 70;
 
 /** The frame of a visit: the plumb line with its nine knots, the horse, the four feet, the stage. */

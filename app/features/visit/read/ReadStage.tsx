@@ -27,7 +27,7 @@ import { Onward } from "../Onward";
 import type { StageContext } from "../stageContext";
 import { Choice } from "../watch/Choice";
 import { FindNote } from "./FindNote";
-import { WearShoe } from "./WearShoe";
+import { SectorShoe } from "../SectorShoe";
 import "./read.css";
 
 /** Pull and read: the wear of the old shoe painted, and what was found placed on the sole. */
@@ -106,7 +106,14 @@ export function ReadStage(context: StageContext) {
           value={brush}
           onChoose={(state) => setBrush(state ?? brush)}
         />
-        <WearShoe limb={limb} wear={wear} onPaint={paint} />
+        <SectorShoe
+          limb={limb}
+          states={wear}
+          stateClass="wear"
+          title={`Old shoe of the ${wording.limb(limb)}, from below`}
+          none="not painted"
+          onPaint={paint}
+        />
         <table className="visually-hidden" aria-label="Wear by place">
           <tbody>
             {WEAR_SECTORS.map((sector) => (

@@ -1,0 +1,160 @@
+import { Button } from "antd";
+import { useState } from "react";
+import { Link } from "react-router";
+import { Fractions } from "~app/ui/Fractions";
+import { useWording } from "~app/ui/useWording";
+import type { Proposal } from "~core/shoe/advice/advise";
+import { ARCHETYPES } from "~core/shoe/advice/rule";
+import { specDifferences, specInWords } from "~core/shoe/specification";
+import { shoeInWords } from "~core/trim/planWords";
+import { shortDay } from "~app/ui/days";
+import { SpecTable } from "./SpecTable";
+import type { ShoeViewProps } from "./shoeView";
+
+/** What speaks for which shoe, and the specification that is taken from it. */
+export function Choose(props: ShoeViewProps) {
+  const { context, shoeing, show } = props;
+  const { file, feet, limb } = context;
+  const { shoe, spec, draft } = shoeing;
+  const wording = useWording();
+  const { advice, shoeFacts } = shoe;
+  const { lastShoe, trim } = feet[limb];
+  const [opened, setOpened] = useState<string | undefined>(undefined);
+  const first = advice.proposals[0];
+  const chosenIs = (proposal: Proposal) =>
+    shoeing.chosen && specDifferences(proposal.spec, spec).length === 0;
+  const open = opened ?? advice.proposals.find(chosenIs)?.archetype ?? first?.archetype;
+  const told = [
+    ...shoeFacts.work,
+    ...shoeFacts.footing,
+    shoeFacts.effort ? `${shoeFacts.effort} work` : "",
+    shoeFacts.turnout ? `turned out ${shoeFacts.turnout}` : "",
+    ...shoeFacts.goes,
+    ...shoeFacts.conditions,
+  ].filter((one) => one !== "");
+  const tasks = trim?.plan?.agreed ? shoeInWords(trim.plan.shoe, trim.plan.finish, wording) : [];
+  return (
+    <div className="shoe-choose">
+      <section className="shoe-advice" aria-label="What speaks for which shoe">
+        <p className="shoe-told">
+          {told.length > 0
+            ? told.join(" · ")
+            : "Work and ground are not told yet: this is for an ordinary horse."}{" "}
+          <Link to={`/horses/${file.horse.id}/edit`} className="text-link">
+            Change
+          </Link>
+        </p>
+        {advice.askVet && (
+          <p className="shoe-vet" role="alert">
+            <b>Ask the vet first.</b> {advice.askVet}
+          </p>
+        )}
+        {shoeFacts.prescription && (
+          <p className="shoe-vet">
+            <b>
+              Prescribed by {shoeFacts.prescription.by}, until {shortDay(shoeFacts.prescription.until)}.
+            </b>{" "}
+            {shoeFacts.prescription.says} It outranks every rule here.
+          </p>
+        )}
+        {tasks.length > 0 && (
+          <p className="shoe-task-line">
+            <b>The trim leaves:</b> <Fractions text={tasks.join(" ")} />
+          </p>
+        )}
+        <ol className="proposals">
+          {advice.proposals.map((proposal, index) => {
+            const { archetype, prescribed, ruledOut } = proposal;
+            const isOpen = open === archetype;
+            return (
+              <li key={archetype} className="proposal" data-out={ruledOut} data-chosen={chosenIs(proposal)}>
+                <div className="proposal-head">
+                  <button
+                    type="button"
+                    className="proposal-name"
+                    aria-expanded={isOpen}
+                    onClick={() => setOpened(isOpen ? "" : archetype)}
+                  >
+                    <span className="proposal-rank">{index + 1}</span>
+                    <b>{ARCHETYPES[archetype]}</b>
+                    {prescribed && <span className="proposal-flag">prescribed</span>}
+                    {ruledOut && <span className="proposal-flag ember">spoken against</span>}
+                  </button>
+                  {chosenIs(proposal) ? (
+                    <span className="proposal-taken verdigris">taken</span>
+                  ) : (
+                    <Button
+                      type={index === 0 && !shoeing.chosen ? "primary" : "default"}
+                      disabled={advice.askVet !== undefined && archetype !== "bare"}
+                      aria-label={`Take it: ${ARCHETYPES[archetype]}`}
+                      onClick={() => shoeing.take(proposal.spec, prescribed ? "prescription" : "adviser")}
+                    >
+                      Take it
+                    </Button>
+                  )}
+                </div>
+                <p className="proposal-spec">
+                  <Fractions text={specInWords(proposal.spec, wording)} />
+                </p>
+                {isOpen && <Argument proposal={proposal} />}
+              </li>
+            );
+          })}
+        </ol>
+        {lastShoe?.spec && (
+          <p className="shoe-last">
+            <b>Last time, {shortDay(lastShoe.date)}:</b>{" "}
+            <Fractions text={specInWords(lastShoe.spec, wording)} />{" "}
+            {(!draft.spec || specDifferences(lastShoe.spec, spec).length > 0) && (
+              <button
+                type="button"
+                className="text-button"
+                onClick={() => lastShoe.spec && shoeing.take(lastShoe.spec, "last time")}
+              >
+                The same again
+              </button>
+            )}
+          </p>
+        )}
+      </section>
+      <SpecTable {...props} advised={first?.spec} by={first?.by ?? {}} onward={() => show("fit")} />
+    </div>
+  );
+}
+
+/** Reasons both ways, each with what was seen and how well it is supported. */
+function Argument({ proposal }: { proposal: Proposal }) {
+  const wording = useWording();
+  return (
+    <div className="argument">
+      <ul aria-label="For">
+        {proposal.reasonsFor.map(({ rule, seen }) => (
+          <li key={rule.id} className="reason-for">
+            <b>{wording.inOwnWords(rule.then)}</b>
+            <span>
+              {wording.inOwnWords(rule.because)}.{" "}
+              <span className="quiet">
+                {wording.inOwnWords(seen)}; {rule.support}
+              </span>
+            </span>
+          </li>
+        ))}
+        {proposal.reasonsFor.length === 0 && <li className="quiet">Nothing speaks for it in particular.</li>}
+      </ul>
+      {proposal.reasonsAgainst.length > 0 && (
+        <ul aria-label="Against">
+          {proposal.reasonsAgainst.slice(0, 5).map(({ rule, because }) => (
+            <li key={`${rule.id} ${because}`} className="reason-against">
+              {wording.inOwnWords(because)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {[...new Set(proposal.cautions)].map((caution) => (
+        <p key={caution} className="ember">
+          {wording.inOwnWords(caution)}
+        </p>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,56 @@
+import { Segmented } from "antd";
+import { useSearchParams } from "react-router";
+import { cautionsAt } from "~core/caution/cautions";
+import { CautionNote } from "../CautionNote";
+import { NoteField } from "../NoteField";
+import type { StageContext } from "../stageContext";
+import { Choose } from "./Choose";
+import { FitBench } from "./FitBench";
+import { ReadyMade } from "./ReadyMade";
+import { SHOE_VIEWS, type ShoeView, type ShoeViewProps } from "./shoeView";
+import { useShoe } from "./useShoe";
+import "./shoe.css";
+
+/** What goes on the foot: chosen with its reasons, fitted on the drawing, found in a table of ready-made ones. */
+export function ShoeStage(context: StageContext) {
+  const [search, setSearch] = useSearchParams();
+  const shoeing = useShoe(context);
+  const asked = search.get("view");
+  const view: ShoeView =
+    asked !== null && asked in SHOE_VIEWS ? (asked as ShoeView) : shoeing.chosen ? "fit" : "choose";
+  const show = (next: ShoeView) =>
+    setSearch(
+      (now) => {
+        const changed = new URLSearchParams(now);
+        changed.set("view", next);
+        return changed;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  const shared: ShoeViewProps = { context, shoeing, show };
+  const { visit } = context;
+  return (
+    <div className="shoe-stage">
+      <Segmented
+        className="way-tabs"
+        aria-label="Shoe"
+        options={Object.entries(SHOE_VIEWS).map(([value, label]) => ({ value: value as ShoeView, label }))}
+        value={view}
+        onChange={show}
+      />
+      {view === "choose" && <Choose {...shared} />}
+      {view === "fit" && <FitBench {...shared} />}
+      {view === "sizes" && <ReadyMade {...shared} />}
+      <NoteField
+        visit={visit}
+        path={["notes", "shoe"]}
+        stored={visit.notes.shoe ?? ""}
+        label="Note on the shoeing"
+        hint="What else is to be known about these shoes"
+      />
+      {cautionsAt("shoe").map((caution) => (
+        <CautionNote key={caution.id} caution={caution} about={context.file.horse.id} />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,152 @@
+import { useMemo, useRef } from "react";
+import { useEdits } from "~app/ui/useEdits";
+import { useSettings, useWording } from "~app/ui/useWording";
+import { sameValue, type Edit } from "~core/record/edit";
+import { footEdit, footPlace } from "~core/record/footRecords";
+import type { ShoeRecord } from "~core/record/shoe";
+import { pairOf, type Limb } from "~core/foot/limb";
+import { forPair, type Specification } from "~core/shoe/specification";
+import { fitChoice, NO_CHOICE, openChecks, standingSpec, visitShoe } from "~core/shoe/visitShoe";
+import type { StageContext } from "../stageContext";
+import { useLive } from "../useLive";
+
+/** What a hand changes on the bench: all of it is kept together when it comes to rest. */
+export type ShoeDraft = Pick<
+  ShoeRecord,
+  "spec" | "from" | "because" | "alike" | "setting" | "breakover" | "kept"
+>;
+const DRAFT_KEYS = ["spec", "from", "because", "alike", "setting", "breakover", "kept"] as const;
+
+const draftOf = (record: ShoeRecord | undefined): ShoeDraft => ({
+  spec: record?.spec,
+  from: record?.from,
+  because: record?.because ?? "",
+  alike: record?.alike ?? true,
+  setting: record?.setting ?? NO_CHOICE.setting,
+  breakover: record?.breakover ?? {},
+  kept: record?.kept ?? {},
+});
+
+/** The shoe of one foot at this visit: what is advised, what is chosen, how it fits, and what is still open. */
+export function useShoe(context: StageContext) {
+  const { visit, file, feet, limb } = context;
+  const wording = useWording();
+  const settings = useSettings();
+  const { save, settleAll } = useEdits();
+  const foot = feet[limb];
+  const pairLimb = pairOf(limb);
+  // A record that was sent but is not back yet: the next edit goes into it, not beside it.
+  const typedDrafts = useRef<string[]>([]);
+  const made = useRef<Partial<Record<Limb, ShoeRecord>>>({});
+  /* eslint-disable react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit` */
+  const shoe = useMemo(
+    () => visitShoe({ visit, horse: file.horse, feet, limb }, settings, wording),
+    [visit, file, limb, settings, wording.unit, wording.fraction],
+  );
+  /* eslint-enable react-hooks/exhaustive-deps */
+
+  /** Edits that put these parts into a foot's record; the whole record where there is none yet. */
+  const editsFor = (
+    of: Limb,
+    parts: Partial<ShoeDraft>,
+    was: Partial<ShoeDraft> | undefined,
+    label: string,
+  ): Edit[] => {
+    const blank = footPlace("shoes", visit, of, "before") as ShoeRecord;
+    const existing = feet[of].shoe ?? made.current[of];
+    if (!existing) {
+      const whole = { ...blank, ...withoutUndefined(parts) };
+      made.current[of] = whole;
+      return [{ table: "shoes", id: blank.id, path: [], was: undefined, now: whole, label }];
+    }
+    return DRAFT_KEYS.filter((key) => key in parts).map((key) => ({
+      ...footEdit(blank, "shoes", existing, { path: [key], now: parts[key], label }),
+      was: was && key in was ? was[key] : existing[key],
+    }));
+  };
+
+  const stored = draftOf(foot.shoe);
+  const live = useLive<ShoeDraft>(stored, (was, now) => {
+    const changed = DRAFT_KEYS.filter((key) => !sameValue(was[key], now[key]));
+    if (changed.length === 0) return settleAll([], typedDrafts.current.splice(0));
+    const label = `${wording.limb(limb)} shoe`;
+    const parts = Object.fromEntries(changed.map((key) => [key, now[key]])) as Partial<ShoeDraft>;
+    const edits = editsFor(limb, parts, was, label);
+    const other = feet[pairLimb].shoe;
+    const follows =
+      now.alike && now.spec && (changed.includes("spec") || changed.includes("alike"))
+        ? !sameValue(other?.spec, now.spec)
+        : false;
+    if (follows && now.spec)
+      edits.push(
+        ...editsFor(
+          pairLimb,
+          { spec: forPair(now.spec), from: "the other foot", because: now.because, alike: true },
+          other,
+          `${label}, and its pair`,
+        ),
+      );
+    const drafts = typedDrafts.current;
+    typedDrafts.current = [];
+    return settleAll(edits, drafts);
+  });
+  const draft = live.value;
+  const spec = draft.spec ?? standingSpec(shoe, foot, file.horse.massKg);
+  const record = foot.shoe;
+  const bench = useMemo(
+    () =>
+      fitChoice(
+        shoe,
+        {
+          spec,
+          setting: draft.setting,
+          breakover: draft.breakover,
+          skip: record?.skip ?? {},
+          kept: draft.kept,
+        },
+        spec,
+        wording,
+      ),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- wording is the same while its unit and fraction are
+    [shoe, spec, draft.setting, draft.breakover, draft.kept, record?.skip, wording.unit, wording.fraction],
+  );
+
+  /** Any part of the draft, kept at once; what was typed for it stops being a draft in the same breath. */
+  const change = (make: (now: ShoeDraft) => Partial<ShoeDraft>, draftKey?: string) => {
+    if (draftKey !== undefined) typedDrafts.current.push(draftKey);
+    live.move((now) => ({ ...now, ...make(now) }), false);
+    live.settle();
+  };
+  return {
+    shoe,
+    draft,
+    spec,
+    bench,
+    record,
+    open: openChecks(bench.checks, draft.kept),
+    /** True once something was chosen at this visit; until then it is the last shoe or the advice that stands. */
+    chosen: draft.spec !== undefined,
+    change,
+    /** The same while a hand drags: shown at once, kept when it stands still. */
+    move: (make: (now: ShoeDraft) => Partial<ShoeDraft>, rest: boolean) =>
+      live.move((now) => ({ ...now, ...make(now) }), rest),
+    /** Takes a whole specification; a typed line of why is kept beside it. */
+    take: (next: Specification, from: NonNullable<ShoeRecord["from"]>) => {
+      change(() => ({ spec: next, from }));
+    },
+    /** Changes fields of the specification by hand. */
+    put: (parts: Partial<Specification>, draftKey?: string) => {
+      change((now) => ({ spec: { ...(now.spec ?? spec), ...parts }, from: now.from ?? "own" }), draftKey);
+    },
+    /** One place of the record outside the draft: ticks, nails, prints. */
+    keepAt: (path: readonly string[], now: unknown, label: string) => {
+      const blank = footPlace("shoes", visit, limb, "before") as ShoeRecord;
+      const existing = foot.shoe ?? made.current[limb];
+      return save(footEdit(blank, "shoes", existing, { path, now, label }));
+    },
+  };
+}
+export type Shoeing = ReturnType<typeof useShoe>;
+
+const withoutUndefined = <T extends object>(parts: T): T =>
+  Object.fromEntries(Object.entries(parts).filter(([, value]) => value !== undefined)) as T;

@@ -1,0 +1,85 @@
+import type { FootFacts } from "../foot/findings/facts";
+import { SIDES, type Side } from "../foot/limb";
+import { lengthDownTo } from "../geometry/polyline";
+import type { Wording } from "../units/wording";
+import type { Fit } from "./fit";
+import {
+  EXAMPLE_NAILS,
+  exitHeight,
+  nailLean,
+  nailLengthNeeded,
+  pickNail,
+  wallAngleAt,
+  type Nail,
+  type NailSize,
+} from "./nails";
+
+export interface NailRow {
+  side: Side;
+  number: number;
+  nail: Nail;
+  /** Inward lean, deg. */
+  lean: number;
+  /** Length that is needed, mm. */
+  needed: number;
+}
+
+export interface NailTable {
+  rows: NailRow[];
+  /** Height at which the nails are to come out above the shoe, mm. */
+  exit: number;
+  /** The longest that is needed, 0 without nails. */
+  needed: number;
+  says: (wording: Wording) => string;
+}
+
+/** Thickness of a pad, mm. Assumption, from ordinary pads. */
+const PAD_MM = 5;
+/** A hole this far in from the edge is a coarse one, as a part of the web. Assumption. */
+const COARSE_PART = 0.45;
+
+/** The nails of a fit: lean and length of each, and which of the user's own table (the neutral one without) they are. */
+export function nailTable(fit: Fit, facts: FootFacts, own: readonly NailSize[]): NailTable {
+  const { spec, foot } = fit.question;
+  const dorsal = facts.drawn.dorsalAngleDeg;
+  const exit = exitHeight(facts.drawn.toeLengthMm);
+  const rows = SIDES.flatMap((side) => {
+    const widest = lengthDownTo(fit.outer[side], foot.knots.wide[side][1]);
+    return fit.nails[side].map((nail, index): NailRow => {
+      const part = widest > 0 ? nail.s / widest : 0;
+      const wall = foot.wall.toe + (foot.wall.quarter - foot.wall.toe) * Math.min(1, part);
+      return {
+        side,
+        number: index + 1,
+        nail,
+        lean: nailLean(part, dorsal),
+        needed: nailLengthNeeded({
+          thickness: spec.thickness,
+          pad: spec.pad === "none" ? 0 : PAD_MM + fit.raiseMm / 2,
+          exit,
+          wallAngleDeg: wallAngleAt(part, dorsal),
+          wall,
+        }),
+      };
+    });
+  });
+  const needed = Math.max(0, ...rows.map((row) => row.needed));
+  const table = own.length > 0 ? own : EXAMPLE_NAILS;
+  const picked = pickNail(table, spec.pattern, needed);
+  const coarse = rows.some(({ nail }) => nail.inset > COARSE_PART * spec.width);
+  return {
+    rows,
+    exit,
+    needed,
+    says: (wording) => {
+      if (rows.length === 0) return "No nails.";
+      const size =
+        picked.kind === "found"
+          ? `${picked.nail.name}, ${wording.length(picked.nail.lengthMm)} long`
+          : picked.kind === "no-pattern"
+            ? `no nail of the table has a ${spec.pattern} head: these holes and those nails do not match`
+            : `the longest ${spec.pattern} nail, ${wording.length(picked.longest.lengthMm)}, is too short`;
+      return `${rows.length} nails, punched ${coarse ? "coarse" : "fine"}; out ${wording.length(exit)} above the shoe; ${wording.length(needed)} needed at most: ${size}.`;
+    },
+  };
+}
