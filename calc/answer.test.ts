@@ -168,6 +168,58 @@ describe("calc", () => {
     ).toMatchObject({ exitCode: 2, out: undefined });
   });
 
+  test("breakover, mass and setting answer as by hand", () => {
+    expect(
+      calc("breakover", { toeY: 127, corY: 63, supportY: 0, pasternLineFromToe: -9, coffinTipY: 110 }).out,
+    ).toEqual({
+      fromToe: { pasternLine: 9, coffinTip: 11, evenHalves: 1, toe: 0 },
+      chosen: { lens: "pasternLine", fromToe: 9 },
+    });
+    expect(calc("breakover", { toeY: 127, corY: 63, supportY: 140 }).error?.issues[0]?.path).toBe("toeY");
+    expect(calc("setting", { minutesAt20: 4, celsius: 10 }).out).toEqual({ minutes: 8 });
+    const bar = { centreLine: 300, section: { width: 22, thickness: 10 }, material: "steel" };
+    expect((calc("mass", bar).out as { grams: number }).grams).toBeCloseTo(518.1, 9);
+    expect(calc("mass", { ...bar, crease: { width: 30, depth: 2, length: 9 } }).error?.issues[0]?.path).toBe(
+      "crease",
+    );
+    expect(calc("mass", { ...bar, material: "brass" }).exitCode).toBe(2);
+  });
+
+  test("nails stand on any outline that is joined as given, and a side on the wrong side is refused", () => {
+    const right = [
+      [0, 127],
+      [30, 122],
+      [53, 100],
+      [63, 63],
+      [45, 0],
+    ];
+    const outline = { lateral: right, medial: right.map(([x, y]) => [-(x as number), y]) };
+    const question = {
+      outline,
+      widestY: 63,
+      perSide: 3,
+      wall: { toe: 10, quarter: 8 },
+      fullness: 1,
+      web: 20,
+    };
+    const { out } = calc("nails", question) as {
+      out: Record<"medial" | "lateral", { s: number; x: number; y: number; inset: number }[]> & {
+        warnings: string[];
+      };
+    };
+    expect(out.warnings).toEqual([]);
+    expect(out.lateral.at(-1)?.inset).toBeCloseTo(9, 9);
+    expect(out.lateral.at(-1)?.y).toBeGreaterThanOrEqual(63 - 0.5);
+    expect(out.medial[0]?.s).toBeCloseTo(out.lateral[0]?.s ?? 0, 9);
+    expect(calc("nails", { ...question, web: 12 }).out).toMatchObject({
+      warnings: expect.arrayContaining([expect.stringContaining("4 mm are wanted")]),
+    });
+    expect(
+      calc("nails", { ...question, outline: { lateral: outline.medial, medial: outline.lateral } }).error
+        ?.issues[0],
+    ).toMatchObject({ path: "outline.medial" });
+  });
+
   test("trim plans the broken-back foot: what to cut, what stopped it, what is left for the shoe", () => {
     const question = {
       foot,
@@ -218,7 +270,19 @@ describe("calc", () => {
   });
 
   test("--schema prints JSON Schema of input and output for every calculator", () => {
-    for (const name of ["units", "lateral", "predict", "trim", "growth", "due", "repeatability"]) {
+    for (const name of [
+      "units",
+      "lateral",
+      "predict",
+      "trim",
+      "breakover",
+      "nails",
+      "mass",
+      "setting",
+      "growth",
+      "due",
+      "repeatability",
+    ]) {
       const { out } = calc(name, "", "--schema") as {
         out: { input: { type: string; additionalProperties: boolean }; output: { type: string } };
       };

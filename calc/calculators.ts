@@ -15,32 +15,12 @@ import { readSurvey } from "~core/foot/survey/survey";
 import { rectifyCard } from "~core/photo/rectify";
 import { dateField, finite, limbField } from "~core/record/fields";
 import { repeatability } from "~core/repeatability/repeatability";
-import { ok, type Result } from "~core/result";
+import { ok } from "~core/result";
 import { planTrim, type TrimQuestion } from "~core/trim/plan";
 import { predictTrim, type TrimFoot } from "~core/trim/predict";
 import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
-
-/** One headless calculator: what it takes, what it gives, and the core function between. */
-interface Calculator {
-  about: string;
-  input: z.ZodType;
-  output: z.ZodType;
-  run: (input: unknown) => Result<unknown>;
-}
-
-const calculator = <In, Out>(parts: {
-  about: string;
-  input: z.ZodType<In>;
-  output: z.ZodType<Out>;
-  run: (input: In) => Result<Out>;
-}): Calculator => ({ ...parts, run: (input) => parts.run(input as In) });
-
-const point = z.tuple([finite, finite]);
-const positive = z.number().positive();
-const rate = z.strictObject({ perDay: finite, sd: z.number().min(0) });
-const hemisphere = z.enum(["north", "south"]).optional();
-const angle = finite.describe("degrees");
-const mm = finite.describe("mm");
+import { angle, calculator, hemisphere, mm, point, positive, rate, type Calculator } from "./parts";
+import { breakover, mass, nails, setting } from "./shoe";
 
 const units = calculator({
   about: "A length as it is typed, in millimetres, inches and as it is shown.",
@@ -350,6 +330,10 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   rectify,
   predict,
   trim,
+  breakover,
+  nails,
+  mass,
+  setting,
   growth,
   due,
   repeatability: repeats,

@@ -20,6 +20,7 @@ import { blankVisit, type Visit } from "~core/record/visit";
 import { agreedPlan } from "~core/trim/agreed";
 import type { Cuts } from "~core/trim/predict";
 import { isSurveyed, lookedAtFoot, surveyedSole, watchedFoot } from "./footRead";
+import { shodFoot } from "./shod";
 import { ROUND, type HorsePlan } from "./yards";
 
 const YEARS_OF_VISITS = 2;
@@ -143,6 +144,8 @@ function addHorse(
         past: {},
         ...(decided && { plan: decided }),
       });
+      if (isSurveyed(days, date) && isShod(horse, own.limb))
+        records.shoes.push(shodFoot({ visit: { id: visitId, horseId: id, date }, limb: own.limb }, horse));
       own.history.push({ date, before: before.values, after: read(own.foot, "after").values });
     }
     const outlooks = feet.map(({ limb, history }) => footOutlook(horse, limb, history, DEFAULT_SETTINGS));

@@ -77,6 +77,18 @@ export function pointAlong(points: readonly Vector[], s: number): { at: Vector; 
   };
 }
 
+/** The direction of a polyline about `s`, unit: from `reach` before it to as far behind it, within its ends. */
+export function directionAlong(points: readonly Vector[], s: number, reach: number): Vector {
+  const whole = polylineLength(points);
+  const [from, to] = [
+    pointAlong(points, Math.max(0, s - reach)),
+    pointAlong(points, Math.min(whole, s + reach)),
+  ];
+  const step = minus(to.at, from.at);
+  const size = length(step) || 1;
+  return [step[0] / size, step[1] / size];
+}
+
 /** The same line in `count` points of equal step; at least two. */
 export function inEqualSteps(points: readonly Vector[], count: number): Vector[] {
   const whole = polylineLength(points);

@@ -58,7 +58,7 @@ describe("readBackup", () => {
     expect(firstIssue(file((made) => Object.assign(made.yards[0]!, { colour: "red" })))).toBe(
       "bad-row records.yards.0",
     );
-    expect(firstIssue(file((made) => Object.assign(made, { shoes: [] })))).toBe("foreign records.shoes");
+    expect(firstIssue(file((made) => Object.assign(made, { saddles: [] })))).toBe("foreign records.saddles");
     expect(firstIssue(file((made) => made.horses.push(made.horses[0]!)))).toBe("double records.horses.1.id");
     expect(firstIssue(file((made) => (made.visits = [])))).toBe("orphan records.readings.0.visitId");
   });

@@ -184,8 +184,9 @@ export function tractionPlaces(
   // y of the line on the midline, from each branch's hindmost place: the further forward of the two fits both.
   const through = Math.max(
     ...SIDES.map((side) => {
-      const [x, y] = inwards(ends[side]);
-      return y + AHEAD_OF_END_MM - slope * x;
+      const least = ends[side][1] + AHEAD_OF_END_MM;
+      const [x] = inwards([xAt(outer[side], lengthDownTo(outer[side], least)), least]);
+      return least - slope * x;
     }),
   );
   return eachSide((side) => {

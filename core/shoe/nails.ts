@@ -1,4 +1,4 @@
-import { lengthDownTo, pointAlong, polylineLength } from "../geometry/polyline";
+import { directionAlong, lengthDownTo, pointAlong, polylineLength } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 import { SIDES, type Side } from "../foot/limb";
 import { eachSide } from "../foot/parametric/parameters";
@@ -59,6 +59,8 @@ export const WEB_INSIDE_MM = 4;
 export const INNER_AHEAD_MM = 5;
 /** Nails nearer to each other than this split the wall, mm. Assumption, from stamped shoes. */
 export const LEAST_PITCH_MM = 12;
+/** A hole stands square to the edge as it runs over this much either way, so that a corner turns no hole, mm. */
+const EVEN_OUT_MM = 5;
 /** Toe quarter between the widest part (0) and the toe (1), where it is not measured. From a foot of size 1. */
 const TOE_QUARTER_PART = 0.6;
 
@@ -116,7 +118,7 @@ export function placeNails(question: NailQuestion): NailPlan {
       const thickness = wall.toe + (wall.quarter - wall.toe) * Math.min(1, widest > 0 ? s / widest : 0);
       const inset = fullness + thickness;
       const edge = pointAlong(line, s);
-      const inwards = inwardsOf(edge.towards, side);
+      const inwards = inwardsOf(directionAlong(line, s, EVEN_OUT_MM), side);
       if (inset >= web)
         warnings.push({
           code: "past-web",

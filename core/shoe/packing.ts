@@ -15,7 +15,7 @@ const STEP_ML = 10;
 /** Compound for the space between pad and sole, ml, rounded up: too little is the usual mistake. Estimate. */
 export function compoundMl(outline: readonly SolarPoint[], depthMm: number): number {
   const exact = (Math.abs(polygonArea(outline)) * Math.max(0, depthMm)) / 1000;
-  return Math.ceil(exact / STEP_ML - 1e-9) * STEP_ML;
+  return Math.max(0, Math.ceil(exact / STEP_ML - 1e-9) * STEP_ML);
 }
 
 /** Height of a raised pad at the heel, mm, over the length of the shoe. */

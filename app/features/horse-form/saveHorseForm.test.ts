@@ -66,6 +66,51 @@ describe("saveHorseForm", () => {
     });
   });
 
+  test("what the form does not ask stays: lenses and a show", async () => {
+    const made = await saveHorseForm(form(), undefined, undefined);
+    const id = made.ok ? made.value : "";
+    const beside = { lenses: { frontBack: "even-halves" as const }, showOn: "2026-12-05" };
+    await session.db.horses.update(id, beside);
+    const was = (await session.db.horses.get(id))!;
+    await saveHorseForm({ ...form({ name: "Wren II" }), yardId: was.yardId }, was, undefined);
+    expect(await session.db.horses.get(id)).toMatchObject({ name: "Wren II", ...beside });
+  });
+
+  test("work and ground are kept as a whole, and are gone where nothing was said", async () => {
+    const made = await saveHorseForm(form({ life: { work: ["jumping"] } as never }), undefined, undefined);
+    const id = made.ok ? made.value : "";
+    const was = (await session.db.horses.get(id))!;
+    expect(was.life).toEqual({ work: ["jumping"], footing: [], goes: [], conditions: [] });
+    await saveHorseForm(
+      { ...form({ life: { work: [], growsMoreThanItWears: false } as never }), yardId: was.yardId },
+      was,
+      undefined,
+    );
+    expect((await session.db.horses.get(id))?.life).toBeUndefined();
+  });
+
+  test("a prescription wants somebody, a day and a foot, each said at its field", async () => {
+    expect(await paths(form({ prescription: { says: "raised" } as never }))).toEqual([
+      "horse.prescription.by",
+      "horse.prescription.until",
+      "horse.prescription.feet",
+    ]);
+    const made = await saveHorseForm(
+      form({
+        prescription: { by: "the vet", until: "2026-12-24", feet: ["LF"], type: "heart bar" } as never,
+      }),
+      undefined,
+      undefined,
+    );
+    expect((await session.db.horses.get(made.ok ? made.value : ""))?.prescription).toEqual({
+      by: "the vet",
+      until: "2026-12-24",
+      feet: ["LF"],
+      says: "",
+      type: "heart bar",
+    });
+  });
+
   test("a horse that another tab has changed meanwhile is not run over", async () => {
     const made = await saveHorseForm(form(), undefined, undefined);
     const was = (await session.db.horses.get(made.ok ? made.value : ""))!;

@@ -239,7 +239,7 @@ function SpecInput({ name, label, context, shoeing }: { name: SpecField; label: 
 }
 
 const SUPPORT_LABELS: Record<string, string> = {
-  heel: "the heel",
-  frog: "the back of the frog",
-  long: "beyond, up to the bulbs",
+  heel: "heel",
+  frog: "back of frog",
+  long: "beyond, bulbs",
 };

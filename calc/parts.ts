@@ -1,0 +1,25 @@
+import { z } from "zod";
+import { finite } from "~core/record/fields";
+import type { Result } from "~core/result";
+
+/** One headless calculator: what it takes, what it gives, and the core function between. */
+export interface Calculator {
+  about: string;
+  input: z.ZodType;
+  output: z.ZodType;
+  run: (input: unknown) => Result<unknown>;
+}
+
+export const calculator = <In, Out>(parts: {
+  about: string;
+  input: z.ZodType<In>;
+  output: z.ZodType<Out>;
+  run: (input: In) => Result<Out>;
+}): Calculator => ({ ...parts, run: (input) => parts.run(input as In) });
+
+export const point = z.tuple([finite, finite]);
+export const positive = z.number().positive();
+export const rate = z.strictObject({ perDay: finite, sd: z.number().min(0) });
+export const hemisphere = z.enum(["north", "south"]).optional();
+export const angle = finite.describe("degrees");
+export const mm = finite.describe("mm");

@@ -1,0 +1,61 @@
+import type { Limb } from "~core/foot/limb";
+import { footPlace } from "~core/record/footRecords";
+import type { Horse } from "~core/record/horse";
+import type { ShoeRecord } from "~core/record/shoe";
+import type { Visit } from "~core/record/visit";
+import { adviseShoe } from "~core/shoe/advice/advise";
+import { NO_LIFE } from "~core/shoe/advice/facts";
+import { ordinaryShoe } from "~core/shoe/specification";
+
+/** What a foot of the demo round was shod with: what its work and ground speak for, or what a vet prescribed. */
+export function shodFoot(
+  place: { visit: Pick<Visit, "id" | "horseId" | "date">; limb: Limb },
+  horse: Horse,
+): ShoeRecord {
+  const { limb } = place;
+  const prescription = horse.prescription?.feet.includes(limb) ? horse.prescription : undefined;
+  const { proposals } = adviseShoe({
+    ...NO_LIFE,
+    ...horse.life,
+    limb,
+    kind: horse.kind,
+    massKg: horse.massKg,
+    keptBare: false,
+    crushed: [],
+    lowHeels: false,
+    bigFrog: false,
+    slopingPastern: false,
+    thinSole: false,
+    poorWall: false,
+    whiteLineSeparated: false,
+    heelsRunForward: false,
+    deviates: false,
+    breakoverBack: 0,
+    ...(prescription && { prescription }),
+  });
+  const shod = proposals.find(({ spec }) => spec.type !== "bare")?.spec ?? ordinaryShoe(limb, horse.massKg);
+  return {
+    ...(footPlace("shoes", place.visit, limb, "before") as ShoeRecord),
+    spec: prescription
+      ? {
+          ...shod,
+          raise: {
+            degrees: prescription.raiseDeg ?? 3,
+            cycles: 3,
+            exit: "heel angle within 5° of the wall, then level",
+          },
+        }
+      : shod,
+    from: prescription ? "prescription" : "adviser",
+    ticks: {
+      tack: true,
+      look: true,
+      drive: true,
+      wring: true,
+      clench: true,
+      edges: true,
+      stand: true,
+      moves: true,
+    },
+  };
+}
