@@ -24,6 +24,10 @@ const SCREENS = [
   `${VISIT}/trim?view=sheet`,
   `${VISIT}/trim?view=pair`,
   `${VISIT}/trim?view=months`,
+  `${VISIT}/shoe?view=choose`,
+  `${VISIT}/shoe?view=fit`,
+  `${VISIT}/shoe?view=sizes`,
+  `${VISIT}/set`,
   `${VISIT}/recheck`,
   `${VISIT}/sign-off`,
 ];

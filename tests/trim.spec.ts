@@ -167,9 +167,9 @@ test("the whole horse: four feet planned, cut by the sheet, measured again, held
   await bench(page, "LF", "pair");
   await expect(order.getByText("trimmed")).toHaveCount(4);
   await page.goto(`${VISIT}/shoe`);
-  const shoe = page.getByRole("region", { name: "What the trim leaves for the shoe" });
-  await expect(shoe).toContainText("left fore");
-  await expect(shoe).toContainText("Bring the breakover back");
+  const advice = page.getByRole("region", { name: "What speaks for which shoe" });
+  await expect(advice).toContainText("The trim leaves:");
+  await expect(advice).toContainText("Bring the breakover back");
   await page.goto(`${VISIT}/recheck?foot=LF`);
   for (const [name, value] of [
     ["Dorsal angle", "51.5"],

@@ -86,6 +86,7 @@ function fitChecks(fit: Fit, { wording, thinSole }: CheckContext): ShoeCheck[] {
     spec.extraSide !== "none" ||
     spec.fullMedial !== spec.fullLateral;
   const uncovered = covers.filter(({ by }) => by < -COVER_SLACK_MM);
+  const off = fit.breaksAtY - (foot.knots.toe[1] - fit.question.breakover.fromToe);
   const barBehind = spec.type === "egg bar" && foot.knots.heel.medial[1] > 8 * foot.k;
   return [
     {
@@ -189,10 +190,13 @@ function fitChecks(fit: Fit, { wording, thinSole }: CheckContext): ShoeCheck[] {
     {
       id: "breakover",
       about: "breakover",
-      ok: Math.abs(fit.breaksAtY - (foot.knots.toe[1] - fit.question.breakover.fromToe)) <= BREAKOVER_OFF_MM,
+      ok: Math.abs(off) <= BREAKOVER_OFF_MM,
       impossible: false,
       name: "Breakover at its mark",
-      text: `Breaks over ${wording.cut(Math.abs(fit.breaksAtY - (foot.knots.toe[1] - fit.question.breakover.fromToe)))} ${fit.breaksAtY > foot.knots.toe[1] - fit.question.breakover.fromToe ? "ahead of" : "behind"} the mark.`,
+      text:
+        Math.abs(off) < 0.25
+          ? "Breaks over at the mark."
+          : `Breaks over ${wording.cut(Math.abs(off))} ${off > 0 ? "ahead of" : "behind"} the mark.`,
       mend: "Roll the toe, or set the shoe back: the same at the ground.",
     },
   ];

@@ -10,11 +10,13 @@ interface PlumbLineProps {
   stage: Stage;
   limb: Limb;
   feet: Record<Limb, VisitFoot>;
+  /** Told at once which stage was chosen: a foot chosen before it has opened is chosen there. */
+  onGo: (stage: Stage) => void;
   children: React.ReactNode;
 }
 
 /** The spine of a visit: nine knots on a line, the bob at the present one, a dot a foot. */
-export function PlumbLine({ visit, stage, limb, feet, children }: PlumbLineProps) {
+export function PlumbLine({ visit, stage, limb, feet, onGo, children }: PlumbLineProps) {
   const here = STAGES.indexOf(stage);
   return (
     <nav className="plumb-rail" aria-label="Stages of the visit">
@@ -29,6 +31,7 @@ export function PlumbLine({ visit, stage, limb, feet, children }: PlumbLineProps
             <li key={one} className={`knot knot-${place}`}>
               <Link
                 to={`/visits/${visit.id}/${one}?foot=${limb}`}
+                onClick={() => onGo(one)}
                 aria-current={place === "here" ? "step" : undefined}
                 aria-label={`${STAGE_NAMES[one]}, ${done.length} of 4 feet`}
               >

@@ -85,7 +85,15 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   const day = last && daysBetween(last.date, visit.status === "planned" ? today : visit.date);
   return (
     <div className="visit">
-      <PlumbLine visit={visit} stage={stage} limb={limb} feet={feet}>
+      <PlumbLine
+        visit={visit}
+        stage={stage}
+        limb={limb}
+        feet={feet}
+        onGo={(next) => {
+          heading.current = { ...heading.current, stage: next };
+        }}
+      >
         <SaveLine />
         <RoundNote round={round} />
       </PlumbLine>

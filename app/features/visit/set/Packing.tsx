@@ -86,7 +86,7 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
               </Button>
             ) : (
               <>
-                <output className="timer-left">{inMinutes(Math.abs(timer.left))}</output>
+                <b className="timer-left">{inMinutes(Math.abs(timer.left))}</b>
                 <span>
                   {timer.state === "over"
                     ? "over: it has set, or is about to"

@@ -67,7 +67,7 @@ export function useTimer(mixedAt: string | undefined, minutes: number) {
       }
       setNow(Date.now());
     },
-    [stop],
+    [stop, setNow],
   );
   const state: "off" | "running" | "soon" | "over" = !running
     ? "off"

@@ -1,4 +1,5 @@
 import { Fractions } from "~app/ui/Fractions";
+import { useNarrow } from "~app/ui/useNarrow";
 import type { ShoeCheck } from "~core/shoe/checks";
 import { LineOfWhy } from "./LineOfWhy";
 import type { ShoeViewProps } from "./shoeView";
@@ -6,6 +7,7 @@ import type { ShoeViewProps } from "./shoeView";
 /** Every check with its number: what wants an answer first, what is in order as one quiet list. */
 export function Checks({ context, shoeing }: ShoeViewProps) {
   const { bench, open, draft } = shoeing;
+  const narrow = useNarrow();
   const isOpen = (check: ShoeCheck) => open.includes(check);
   const kept = bench.checks.filter((check) => !check.ok && !isOpen(check));
   const fine = bench.checks.filter(({ ok }) => ok);
@@ -48,18 +50,21 @@ export function Checks({ context, shoeing }: ShoeViewProps) {
         ))}
       </ul>
       {fine.length > 0 && (
-        <ul className="check-fine">
-          {fine.map((check) => (
-            <li key={check.id}>
-              <span className="check-tick" aria-label="in order">
-                ✓
-              </span>
-              <span>
-                <b>{check.name}</b> <Fractions text={check.text} />
-              </span>
-            </li>
-          ))}
-        </ul>
+        <details open={!narrow}>
+          <summary>{fine.length} in order</summary>
+          <ul className="check-fine">
+            {fine.map((check) => (
+              <li key={check.id}>
+                <span className="check-tick" aria-label="in order">
+                  ✓
+                </span>
+                <span>
+                  <b>{check.name}</b> <Fractions text={check.text} />
+                </span>
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
     </section>
   );

@@ -43,9 +43,9 @@ export function SetNumbers({ shoeing }: { shoeing: Shoeing }) {
             <button type="button" aria-label={`${name}: less`} onClick={() => step(key, -0.5)}>
               −
             </button>
-            <output>
+            <b className="set-value">
               <Fractions text={shown} />
-            </output>
+            </b>
             <button type="button" aria-label={`${name}: more`} onClick={() => step(key, 0.5)}>
               +
             </button>

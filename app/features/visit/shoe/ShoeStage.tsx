@@ -1,4 +1,5 @@
 import { Segmented } from "antd";
+import { useState } from "react";
 import { useSearchParams } from "react-router";
 import { cautionsAt } from "~core/caution/cautions";
 import { CautionNote } from "../CautionNote";
@@ -15,9 +16,10 @@ import "./shoe.css";
 export function ShoeStage(context: StageContext) {
   const [search, setSearch] = useSearchParams();
   const shoeing = useShoe(context);
+  // Where the stage opens is decided once: taking a shoe leaves the hand where it is.
+  const [opens] = useState<ShoeView>(shoeing.chosen ? "fit" : "choose");
   const asked = search.get("view");
-  const view: ShoeView =
-    asked !== null && asked in SHOE_VIEWS ? (asked as ShoeView) : shoeing.chosen ? "fit" : "choose";
+  const view: ShoeView = asked !== null && asked in SHOE_VIEWS ? (asked as ShoeView) : opens;
   const show = (next: ShoeView) =>
     setSearch(
       (now) => {

@@ -1,7 +1,7 @@
-import { useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
-import { sameValue, type Edit } from "~core/record/edit";
+import { sameValue, withValueAt, type Edit } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { ShoeRecord } from "~core/record/shoe";
 import { pairOf, type Limb } from "~core/foot/limb";
@@ -32,12 +32,25 @@ export function useShoe(context: StageContext) {
   const { visit, file, feet, limb } = context;
   const wording = useWording();
   const settings = useSettings();
-  const { save, settleAll } = useEdits();
+  const { settleAll } = useEdits();
   const foot = feet[limb];
   const pairLimb = pairOf(limb);
-  // A record that was sent but is not back yet: the next edit goes into it, not beside it.
+  // Records as they were last sent, until the store has answered: the next edit starts from them, not beside them.
   const typedDrafts = useRef<string[]>([]);
   const made = useRef<Partial<Record<Limb, ShoeRecord>>>({});
+  const pending = useRef(0);
+  useEffect(() => {
+    if (pending.current === 0) made.current = {};
+  }, [file]);
+  const latest = (of: Limb): ShoeRecord | undefined => made.current[of] ?? feet[of].shoe;
+  const send = async (edits: Edit[], drafts: string[] = []) => {
+    pending.current += 1;
+    try {
+      await settleAll(edits, drafts);
+    } finally {
+      pending.current -= 1;
+    }
+  };
   /* eslint-disable react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit` */
   const shoe = useMemo(
     () => visitShoe({ visit, horse: file.horse, feet, limb }, settings, wording),
@@ -53,12 +66,10 @@ export function useShoe(context: StageContext) {
     label: string,
   ): Edit[] => {
     const blank = footPlace("shoes", visit, of, "before") as ShoeRecord;
-    const existing = feet[of].shoe ?? made.current[of];
-    if (!existing) {
-      const whole = { ...blank, ...withoutUndefined(parts) };
-      made.current[of] = whole;
-      return [{ table: "shoes", id: blank.id, path: [], was: undefined, now: whole, label }];
-    }
+    const existing = latest(of);
+    made.current[of] = { ...(existing ?? blank), ...withoutUndefined(parts) };
+    if (!existing)
+      return [{ table: "shoes", id: blank.id, path: [], was: undefined, now: made.current[of], label }];
     return DRAFT_KEYS.filter((key) => key in parts).map((key) => ({
       ...footEdit(blank, "shoes", existing, { path: [key], now: parts[key], label }),
       was: was && key in was ? was[key] : existing[key],
@@ -68,11 +79,11 @@ export function useShoe(context: StageContext) {
   const stored = draftOf(foot.shoe);
   const live = useLive<ShoeDraft>(stored, (was, now) => {
     const changed = DRAFT_KEYS.filter((key) => !sameValue(was[key], now[key]));
-    if (changed.length === 0) return settleAll([], typedDrafts.current.splice(0));
+    if (changed.length === 0) return send([], typedDrafts.current.splice(0));
     const label = `${wording.limb(limb)} shoe`;
     const parts = Object.fromEntries(changed.map((key) => [key, now[key]])) as Partial<ShoeDraft>;
     const edits = editsFor(limb, parts, was, label);
-    const other = feet[pairLimb].shoe;
+    const other = latest(pairLimb);
     const follows =
       now.alike && now.spec && (changed.includes("spec") || changed.includes("alike"))
         ? !sameValue(other?.spec, now.spec)
@@ -82,13 +93,13 @@ export function useShoe(context: StageContext) {
         ...editsFor(
           pairLimb,
           { spec: forPair(now.spec), from: "the other foot", because: now.because, alike: true },
-          other,
+          undefined,
           `${label}, and its pair`,
         ),
       );
     const drafts = typedDrafts.current;
     typedDrafts.current = [];
-    return settleAll(edits, drafts);
+    return send(edits, drafts);
   });
   const draft = live.value;
   const spec = draft.spec ?? standingSpec(shoe, foot, file.horse.massKg);
@@ -141,8 +152,10 @@ export function useShoe(context: StageContext) {
     /** One place of the record outside the draft: ticks, nails, prints. */
     keepAt: (path: readonly string[], now: unknown, label: string) => {
       const blank = footPlace("shoes", visit, limb, "before") as ShoeRecord;
-      const existing = foot.shoe ?? made.current[limb];
-      return save(footEdit(blank, "shoes", existing, { path, now, label }));
+      const existing = latest(limb);
+      const edit = footEdit(blank, "shoes", existing, { path, now, label });
+      made.current[limb] = (existing ? withValueAt(existing, path, now) : edit.now) as ShoeRecord;
+      return send([edit]);
     },
   };
 }

@@ -1,0 +1,294 @@
+import { expect, field, openDemo, openVisit, test, TODAY } from "./round";
+import type { Page } from "@playwright/test";
+
+const VISIT = `/visits/demo-yard-1-horse-1-${TODAY}`;
+/** Inside the application, as a hand does it: nothing that is being kept is cut off by a new page. */
+const at = async (page: Page, stage: "Shoe" | "Set", foot = "left fore", view = "") => {
+  await page.getByRole("link", { name: new RegExp(`^${stage},`) }).click();
+  await page.getByRole("button", { name: foot }).click();
+  if (view) await page.getByText(view, { exact: true }).click();
+};
+const keepHorse = async (page: Page) => {
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page).toHaveURL(/horses\/demo-yard-1-horse-1$/);
+};
+const kept = (page: Page) => expect(page.getByRole("status")).toContainText("Kept");
+const spec = (page: Page) => page.getByRole("region", { name: "The specification" });
+
+/** The last set of Bramble is there as last time; this takes what is advised first. */
+const takeFirst = async (page: Page) => {
+  await page.getByRole("button", { name: "Take it: Creased shoe" }).click();
+  await expect(page.getByText("taken", { exact: true })).toBeVisible();
+  await kept(page);
+};
+
+test("a full shoeing: advised with reasons, overruled with a line, the pair alike, fitted, nailed, finished", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  const advice = page.getByRole("region", { name: "What speaks for which shoe" });
+  await expect(advice).toContainText("stony track");
+  await expect(advice).toContainText("Small road pins, no studs");
+  await expect(advice).toContainText("Two clips cut into the wall");
+  await expect(advice.getByText(/^Last time,/)).toBeVisible();
+  await takeFirst(page);
+
+  await spec(page).getByRole("combobox", { name: "Toe", exact: true }).selectOption("rolled");
+  await spec(page).getByRole("textbox", { name: "Web" }).fill("3/4 in");
+  await spec(page).getByRole("textbox", { name: "Web" }).press("Enter");
+  await expect(spec(page)).toContainText("Against last time:");
+  await page.getByLabel("Why not as advised?").fill("wears the toe square in three weeks");
+  await page.getByLabel("Why not as advised?").press("Enter");
+  await kept(page);
+  await page.reload();
+  await page.getByText("Choose", { exact: true }).click();
+  await expect(spec(page).getByRole("textbox", { name: "Web" })).toHaveValue("19.1");
+  await expect(page.getByLabel("Why not as advised?")).toHaveValue("wears the toe square in three weeks");
+
+  await at(page, "Shoe", "right fore", "Choose");
+  await expect(spec(page).getByRole("textbox", { name: "Web" })).toHaveValue("19.1");
+  await expect(spec(page)).toContainText("The left fore gets the same");
+
+  await at(page, "Shoe", "left fore", "Fit");
+  const numbers = page.getByRole("group", { name: "How the shoe is set" });
+  const checks = page.getByRole("region", { name: "Checks" });
+  await expect(checks).toContainText("Widest on widest");
+  for (let step = 0; step < 18; step++)
+    await numbers.getByRole("button", { name: "Shoe set back: more" }).click();
+  await expect(checks).toContainText(/Widest of the shoe \d+(\.5)? mm from the widest/);
+  const why = page.getByLabel("Keep it, because").first();
+  await why.fill("stands under himself, on purpose");
+  await why.press("Enter");
+  await expect(page.getByLabel("Kept, because").first()).toHaveValue("stands under himself, on purpose");
+  await numbers.getByRole("button", { name: "Straight under the foot again" }).click();
+  await expect(checks.getByText("Both covered", { exact: false })).toBeVisible();
+
+  await at(page, "Set");
+  await page.getByRole("button", { name: "First hot fit" }).click();
+  await page.getByRole("button", { name: "gap" }).click();
+  await page.getByRole("button", { name: /^Quarter, outside/ }).click();
+  await expect(page.getByText(/^Gap at quarter, outside: level the shoe/)).toBeVisible();
+  await page.getByRole("button", { name: "Another hot fit" }).click();
+  await page.getByRole("button", { name: "Wall all round" }).click();
+  await expect(page.getByText("Wall all round: nail it on.")).toBeVisible();
+  await page.getByRole("button", { name: "Nail 2, outside" }).click();
+  await page.getByRole("button", { name: "close", exact: true }).click();
+  await expect(page.getByRole("alert")).toContainText("Pull the nail.");
+  await page.getByRole("button", { name: "close", exact: true }).click();
+  await page.getByLabel("Came out above the shoe").selectOption("17");
+  await expect(page.getByText(/^✓ Exits 17 to 17/)).toBeVisible();
+  for (const step of [
+    "Tack with two nails",
+    "Foot down: look, adjust",
+    "Foot down and level, horse stands on it",
+  ])
+    await page.getByRole("checkbox", { name: step }).click();
+  await page.reload();
+  await expect(page.getByRole("heading", { name: "2 hot fits." })).toBeVisible();
+  await expect(page.getByRole("checkbox", { name: "Tack with two nails" })).toBeChecked();
+  await expect(page.getByRole("button", { name: "left fore" })).toContainText("done");
+});
+
+test("the shoe is taken hold of on the drawing: set back, fuller, breakover moved and turned; kept, and undone", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await takeFirst(page);
+  await at(page, "Shoe", "left fore", "Fit");
+  const drag = async (name: RegExp, dx: number, dy: number) => {
+    const box = await page.getByRole("button", { name }).boundingBox();
+    if (!box) throw new Error(`no handle ${String(name)}`);
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + dx, y + dy, { steps: 6 });
+    await page.mouse.up();
+  };
+  const front = page
+    .getByRole("region", { name: "The shoe on the foot" })
+    .getByText("Front", { exact: true })
+    .locator("..");
+  const before = await front.textContent();
+  await drag(/^Shoe set back 0 mm/, 0, 16);
+  await expect(page.getByRole("button", { name: /^Shoe set back [1-9]/ })).toBeVisible();
+  await expect(front).not.toHaveText(before ?? "");
+  await drag(/^Fuller on the outside side 0 mm/, 12, 0);
+  await expect(page.getByRole("button", { name: /^Fuller on the outside side [1-9]/ })).toBeVisible();
+  const breakover = page.getByRole("region", { name: "Breakover" });
+  await drag(/^Breakover \d/, 0, 14);
+  await expect(breakover).toContainText("By hand:");
+  await page.getByRole("button", { name: /^Breakover turned/ }).focus();
+  for (let step = 0; step < 8; step++) await page.keyboard.press("ArrowDown");
+  await expect(breakover.getByRole("button", { name: "As watched again" })).toBeVisible();
+  await at(page, "Set");
+  await at(page, "Shoe", "left fore", "Fit");
+  await kept(page);
+  await page.reload();
+  await expect(page.getByRole("button", { name: /^Shoe set back [1-9]/ })).toBeVisible();
+  await expect(breakover).toContainText("By hand:");
+  await breakover.getByRole("radio", { name: /^At the toe/ }).click();
+  await expect(breakover.getByRole("heading")).toContainText("Breakover 0 mm back");
+});
+
+test("wrong input is said at its place: a web that is no web stays typed, steel that cannot be is refused", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await takeFirst(page);
+  const web = spec(page).getByRole("textbox", { name: "Web" });
+  await web.fill("two fingers");
+  await web.press("Enter");
+  await expect(spec(page).getByRole("alert")).toContainText("two fingers");
+  await expect(web).toHaveValue("two fingers");
+  await web.fill("4");
+  await web.press("Enter");
+  await expect(spec(page).getByRole("alert")).toHaveText("A web under 8 mm holds no nail.");
+  await web.fill("9");
+  await web.press("Enter");
+  await spec(page).getByRole("combobox", { name: "Raise" }).selectOption("3");
+  await spec(page).getByRole("combobox", { name: "Shoe" }).selectOption("egg bar");
+  await kept(page);
+  await at(page, "Shoe", "left fore", "Fit");
+  const checks = page.getByRole("region", { name: "Checks" });
+  const check = (name: string) => checks.getByRole("listitem").filter({ hasText: name });
+  await expect(check("Holes in the web.")).toContainText("past the 9.0 mm web");
+  await expect(check("Holes in the web.")).toContainText("Steel cannot be made so: change it.");
+  await expect(check("Egg bar and ground.")).toContainText("lever behind the foot");
+  await expect(check("The raise has an exit.")).toContainText("becomes the way the horse lives");
+  await expect(check("The raise has an exit.").getByLabel("Keep it, because")).toBeVisible();
+});
+
+test("padded: frog support and compound, its amount and time; the timer runs by the clock and outlives a reload", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await takeFirst(page);
+  await spec(page).getByRole("combobox", { name: "Pad" }).selectOption("frog support");
+  await spec(page).getByRole("combobox", { name: "Packing" }).selectOption("setting compound");
+  await expect(spec(page)).toContainText("Against last time:");
+  await kept(page);
+  await at(page, "Set");
+  const packing = page.getByRole("region", { name: "Pad and packing" });
+  await expect(packing).toContainText(/About \d+0 ml, mixed in equal parts/);
+  await packing.getByRole("textbox", { name: /It is now/ }).fill("10");
+  await packing.getByRole("textbox", { name: /It is now/ }).press("Enter");
+  await expect(packing).toContainText("8:00 min to work it at 10 °C");
+  await packing.getByRole("textbox", { name: /It is now/ }).fill("hot");
+  await packing.getByRole("textbox", { name: /It is now/ }).press("Enter");
+  await expect(packing.getByRole("alert")).toHaveText("A number from -30 to 50 °C.");
+  await packing.getByRole("textbox", { name: /It is now/ }).fill("10");
+  await packing.getByRole("textbox", { name: /It is now/ }).press("Enter");
+  await packing.getByRole("button", { name: "Mixed now: start its time" }).click();
+  await expect(packing.locator(".timer-left")).toHaveText("8:00 min");
+  await page.clock.setFixedTime(new Date(`${TODAY}T07:35:30Z`));
+  await expect(packing.locator(".timer-left")).toHaveText("2:30 min");
+  await page.reload();
+  await expect(packing.locator(".timer-left")).toHaveText("2:30 min");
+  await page.clock.setFixedTime(new Date(`${TODAY}T07:39:00Z`));
+  await expect(packing).toContainText("over: it has set, or is about to");
+  await packing.getByRole("checkbox", { name: "No compound between steel and wall" }).click();
+  await packing.getByRole("button", { name: "Done" }).click();
+  await expect(packing.getByRole("button", { name: "Mixed now: start its time" })).toBeVisible();
+});
+
+test("barefoot: it is first on the list, the bevel is drawn, and the finish is looked at without nails", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto(`/visits/demo-yard-1-horse-2-${TODAY}/arrive`);
+  await page.getByRole("button", { name: "Start the visit to Quarry" }).click();
+  await expect(page.getByRole("button", { name: "On to Survey" })).toBeVisible();
+  const visit = new URL(page.url()).pathname.replace(/\/[^/]+$/, "");
+  await page.goto(`${visit}/shoe?view=choose`);
+  await expect(
+    page.getByRole("region", { name: "What speaks for which shoe" }).getByRole("listitem").first(),
+  ).toContainText("Bare");
+  await page.getByRole("button", { name: "Take it: Bare" }).click();
+  await kept(page);
+  await page.goto(`${visit}/shoe?view=fit`);
+  await expect(page.getByText("bevel from the edge of the sole outwards")).toBeVisible();
+  await expect(page.getByRole("region", { name: "Nails" })).toHaveCount(0);
+  await page.goto(`${visit}/set`);
+  await expect(page.getByText("Tack with two nails")).toHaveCount(0);
+  await page
+    .getByRole("checkbox", { name: "Bevelled from the sole outwards, nothing sharp at the ground" })
+    .click();
+  await kept(page);
+});
+
+test("ready-made: the best three with their changes; a table of one's own, bad rows named and nothing half taken", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await takeFirst(page);
+  await at(page, "Shoe", "left fore", "Ready-made");
+  const best = page.getByRole("region", { name: "Best of the table" });
+  await expect(best.getByRole("listitem")).toHaveCount(3);
+  await expect(best).toContainText(/shorten the inside heel \d/);
+  const choose = page.getByLabel("Choose a CSV");
+  const file = (text: string) => ({ name: "sizes.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
+  const head = "name,feet,width,length,straight,web,thickness,heads\n";
+  await choose.setInputFiles(
+    file(`${head}good,fore,134,140,360,22,10,slim\nbad,fore,wide,140,360,22,10,slim\n`),
+  );
+  const wrong = page.getByRole("alert", { name: "What is wrong in the file" });
+  await expect(wrong).toContainText("Nothing was taken in.");
+  await expect(wrong).toContainText("Row 3, width: a number of mm, not “wide”.");
+  await expect(best).toContainText("the neutral example table");
+  await choose.setInputFiles(
+    file(`${head}<b>mine</b>,fore,134,140,360,22,10,slim\nother,hind,134,140,360,22,10,slim\n`),
+  );
+  await expect(best).toContainText("your table, 2 sizes");
+  await expect(best.getByRole("listitem")).toHaveCount(1);
+  await expect(best.getByText("<b>mine</b>")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(best).toContainText("the neutral example table");
+});
+
+test("a prescription stands first and what contradicts it is named; a condition without one sends to the vet", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await page.goto("/horses/demo-yard-1-horse-1/edit");
+  await page.getByRole("checkbox", { name: "laminitis" }).click();
+  await keepHorse(page);
+  await page.goto(`${VISIT}/shoe?foot=LF&view=choose`);
+  await expect(page.getByRole("alert")).toContainText("Ask the vet first.");
+  await expect(page.getByRole("button", { name: "Take it: Straight bar" })).toBeDisabled();
+  await expect(page.getByRole("button", { name: "Take this" })).toBeDisabled();
+  await page.goto("/horses/demo-yard-1-horse-1/edit");
+  await field(page, "Prescribed by").fill("the vet");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await expect(page.getByText("For which feet?")).toBeVisible();
+  await page.getByLabel("Until").fill("2026-12-20");
+  await page.getByRole("checkbox", { name: "left fore" }).click();
+  await page.getByLabel("Shoe", { exact: true }).click();
+  await page.getByTitle("heart bar").click();
+  await keepHorse(page);
+  await page.goto(`${VISIT}/shoe?foot=LF&view=choose`);
+  await expect(page.getByText("Prescribed by the vet")).toBeVisible();
+  await page.getByRole("button", { name: "Take it: Heart bar" }).click();
+  await kept(page);
+  await spec(page).getByRole("combobox", { name: "Shoe" }).selectOption("plain");
+  await at(page, "Shoe", "left fore", "Fit");
+  await expect(page.getByRole("region", { name: "Checks" })).toContainText(
+    "prescribed heart bar, here plain",
+  );
+});
+
+test.describe("by touch", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  test("beside the horse at 390 px: taken, looked at, tacked, a nail noted with the thumb", async ({
+    page,
+  }) => {
+    await openVisit(page, "shoe");
+    await page.getByRole("button", { name: "Take it: Creased shoe" }).tap();
+    await expect(page.getByText("taken", { exact: true })).toBeVisible();
+    await page.getByRole("button", { name: "Stage after" }).tap();
+    await page.getByRole("checkbox", { name: "Tack with two nails" }).click();
+    await page.getByRole("button", { name: "Nail 1, inside" }).tap();
+    await page.getByRole("button", { name: "bent", exact: true }).tap();
+    await expect(page.getByRole("button", { name: "Nail 1, inside: bent" })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
+  });
+});
