@@ -39,9 +39,10 @@ test("a full shoeing: advised with reasons, overruled with a line, the pair alik
   await expect(spec(page)).toContainText("Against last time:");
   await page.getByLabel("Why not as advised?").fill("wears the toe square in three weeks");
   await page.getByLabel("Why not as advised?").press("Enter");
-  await kept(page);
+  await at(page, "Set");
+  await at(page, "Shoe", "left fore", "Choose");
+  await expect(page.getByLabel("Why not as advised?")).toHaveValue("wears the toe square in three weeks");
   await page.reload();
-  await page.getByText("Choose", { exact: true }).click();
   await expect(spec(page).getByRole("textbox", { name: "Web" })).toHaveValue("19.1");
   await expect(page.getByLabel("Why not as advised?")).toHaveValue("wears the toe square in three weeks");
 
@@ -77,12 +78,14 @@ test("a full shoeing: advised with reasons, overruled with a line, the pair alik
   await page.getByRole("button", { name: "close", exact: true }).click();
   await page.getByLabel("Came out above the shoe").selectOption("17");
   await expect(page.getByText(/^✓ Exits 17 to 17/)).toBeVisible();
-  for (const step of [
+  for (const name of [
     "Tack with two nails",
     "Foot down: look, adjust",
     "Foot down and level, horse stands on it",
-  ])
-    await page.getByRole("checkbox", { name: step }).click();
+  ]) {
+    await page.getByRole("checkbox", { name }).click();
+    await expect(page.getByRole("checkbox", { name })).toBeChecked();
+  }
   await page.reload();
   await expect(page.getByRole("heading", { name: "2 hot fits." })).toBeVisible();
   await expect(page.getByRole("checkbox", { name: "Tack with two nails" })).toBeChecked();
