@@ -11,6 +11,7 @@ export default [
     route("cautions", "routes/cautions.tsx"),
     route("settings", "routes/settings.tsx"),
     route("settings/reading", "routes/foot-rules.tsx"),
+    route("settings/shoeing", "routes/shoe-rules.tsx"),
     route("*", "routes/not-found.tsx"),
   ]),
   route("visits/:visitId", "routes/visit.tsx", [

@@ -11,6 +11,7 @@ const SCREENS = [
   "/cautions",
   "/settings",
   "/settings/reading",
+  "/settings/shoeing",
   `${VISIT}/arrive`,
   `${VISIT}/watch`,
   `${VISIT}/read`,

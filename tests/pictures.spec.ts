@@ -119,10 +119,17 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.getByRole("button", { name: "every 8 weeks" }).click();
   await page.getByText("Toe length", { exact: true }).click();
   await take(page, "months");
+  await page.goto(`${VISIT}/shoe?view=choose`);
+  await page
+    .getByRole("button", { name: /^Take it/ })
+    .first()
+    .click();
+  await page.getByText("taken", { exact: true }).waitFor();
+  await take(page, "shoe");
+  await page.getByText("Fit", { exact: true }).click();
+  await page.locator(".shoe-web").first().waitFor();
+  await take(page, "shoe-fit");
   await take(page, "sign-off", `${VISIT}/sign-off`);
-  await take(page, "files", "/files");
-  await take(page, "cautions", "/cautions");
-  await take(page, "settings", "/settings");
   await take(page, "today-phone", "/", PHONE);
   await page.goto(`${VISIT}/arrive`);
   await page.getByRole("button", { name: "On to Survey" }).waitFor();
@@ -139,4 +146,9 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.getByRole("button", { name: "Start the cut sheet" }).click();
   await page.getByRole("checkbox").first().click();
   await take(page, "trim-phone", undefined, PHONE);
+  await page.goto(`${VISIT}/set?foot=LF`);
+  await page.getByRole("button", { name: "Nail 2, outside" }).click();
+  await page.getByRole("button", { name: "bent", exact: true }).click();
+  await page.getByRole("button", { name: "Nail 2, outside: bent" }).waitFor();
+  await take(page, "set-phone", undefined, PHONE);
 });

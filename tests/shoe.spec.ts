@@ -228,13 +228,13 @@ test("ready-made: the best three with their changes; a table of one's own, bad r
   const best = page.getByRole("region", { name: "Best of the table" });
   await expect(best.getByRole("listitem")).toHaveCount(3);
   await expect(best).toContainText(/shorten the inside heel \d/);
-  const choose = page.getByLabel("Choose a CSV");
+  const choose = page.getByLabel("Choose a CSV of sizes");
   const file = (text: string) => ({ name: "sizes.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
   const head = "name,feet,width,length,straight,web,thickness,heads\n";
   await choose.setInputFiles(
     file(`${head}good,fore,134,140,360,22,10,slim\nbad,fore,wide,140,360,22,10,slim\n`),
   );
-  const wrong = page.getByRole("alert", { name: "What is wrong in the file" });
+  const wrong = page.getByRole("alert", { name: "What is wrong in the file of sizes" });
   await expect(wrong).toContainText("Nothing was taken in.");
   await expect(wrong).toContainText("Row 3, width: a number of mm, not “wide”.");
   await expect(best).toContainText("the neutral example table");
@@ -246,6 +246,10 @@ test("ready-made: the best three with their changes; a table of one's own, bad r
   await expect(best.getByText("<b>mine</b>")).toBeVisible();
   await page.keyboard.press("Control+z");
   await expect(best).toContainText("the neutral example table");
+  await page.getByLabel("Choose a CSV of nails").setInputFiles(file("name,heads,length\nmine 90,slim,90\n"));
+  await expect(page.getByRole("button", { name: "Back to the example" })).toBeVisible();
+  await page.getByText("Fit", { exact: true }).click();
+  await expect(page.getByRole("region", { name: "Nails" })).toContainText("mine 90, 90 mm long");
 });
 
 test("a prescription stands first and what contradicts it is named; a condition without one sends to the vet", async ({

@@ -1,5 +1,6 @@
 import type { Footing } from "./advice/facts";
 import { SIDES } from "../foot/limb";
+import type { PrescriptionAsks } from "./prescription";
 import type { Wording } from "../units/wording";
 import { WIDEST_APART_MM } from "./limits";
 import { coverAt, PAD_FULLNESS_MM, type Fit } from "./fit";
@@ -19,15 +20,6 @@ export interface ShoeCheck {
   text: string;
   /** What to change. */
   mend?: string;
-}
-
-/** What outranks the rules of advice: a vet's prescription for this foot. */
-export interface PrescriptionAsks {
-  type?: Specification["type"] | undefined;
-  toe?: Specification["toe"] | undefined;
-  support?: Specification["support"] | undefined;
-  pad?: Specification["pad"] | undefined;
-  raiseDeg?: number | undefined;
 }
 
 export interface CheckContext {

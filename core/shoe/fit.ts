@@ -1,5 +1,5 @@
 import { lengthsAlong, offsetPolyline, polylineLength } from "../geometry/polyline";
-import { plus, turned, type SolarPoint, type Vector } from "../geometry/vector";
+import { turned, type SolarPoint } from "../geometry/vector";
 import { SIDES, type Side } from "../foot/limb";
 import { eachSide, signOf } from "../foot/parametric/parameters";
 import { radians } from "../math/angle";
@@ -7,7 +7,8 @@ import { breakoverLine, tractionPlaces, type BreakoverLine } from "./breakover";
 import { placeNails, type NailPlan, type SkippedSector } from "./nails";
 import { asSides, halfWidthAt, roundTheToe, widestOf, type OutlineKnots, type SidedLine } from "./outline";
 import { raiseAtHeel } from "./packing";
-import { specMass, type HeelSupport, type Specification } from "./specification";
+import { specMass } from "./mass";
+import type { HeelSupport, Specification } from "./specification";
 
 /** How a shoe is set under a foot by hand: nothing of it is needed, all of it is on purpose. */
 export interface Setting {
@@ -267,7 +268,7 @@ export function fitShoe(question: FitQuestion): Fit {
       skip: question.skip,
     }),
     centreLine,
-    mass: specMass(spec, centreLine, acrossMm),
+    mass: specMass(spec, centreLine + acrossMm),
     width: wide.lateral[0] - wide.medial[0],
     length,
     front: breaksAtY - foot.corY,
@@ -278,10 +279,6 @@ export function fitShoe(question: FitQuestion): Fit {
 }
 
 const mean = (a: number, b: number): number => (a + b) / 2;
-
-/** A point of the foot as the shoe's setting would carry it: for the drawing's handles. */
-export const setUnder = (point: Vector, { back, turn }: Setting, corY: number): Vector =>
-  plus(turned([point[0], point[1] - corY], radians(-turn)), [0, corY - back]);
 
 /** How far a line stands outside another at a height, mm: positive = covered. */
 export const coverAt = (outer: readonly SolarPoint[], at: SolarPoint): number =>

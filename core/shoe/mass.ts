@@ -31,8 +31,9 @@ const CONCAVE_PART = 0.85;
 const CREASE_MM = { width: 7, depthPart: 0.6, lengthPart: 0.55 };
 const HOLE_MM2 = 30;
 
-/** The mass of a specification, grams, from its centre line: an estimate, pads and clips left out. */
-export function shoeMassOf(spec: Specification, centreLineMm: number): number {
+/** The mass of a specification, grams, from its centre line; 0 when bare. An estimate: pads and clips are left out. */
+export function specMass(spec: Specification, centreLineMm: number): number {
+  if (spec.type === "bare") return 0;
   const grams = shoeMass({
     centreLine: centreLineMm,
     section: { width: spec.width, thickness: spec.thickness },

@@ -1,6 +1,6 @@
 import { directionAlong, lengthDownTo, pointAlong, polylineLength } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
-import { SIDES, type Side } from "../foot/limb";
+import type { Side } from "../foot/limb";
 import { eachSide } from "../foot/parametric/parameters";
 import { radians } from "../math/angle";
 import type { SidedLine } from "./outline";
@@ -250,6 +250,3 @@ export function clenchChecks(exits: readonly number[], wallLengthMm: number): Cl
     { ok: high - low <= EVEN_WITHIN_MM, text: `${high - low} mm between the lowest and the highest.` },
   ];
 }
-
-/** True when both sides have nails at all. */
-export const nailsIn = (plan: NailPlan): number => SIDES.reduce((sum, side) => sum + plan[side].length, 0);

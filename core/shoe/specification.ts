@@ -1,6 +1,5 @@
 import { isFore, type Limb } from "../foot/limb";
 import type { Wording } from "../units/wording";
-import { shoeMassOf } from "./mass";
 
 /** What goes on a foot. Enumerations are the trade's words as they are shown. */
 export const SHOE_TYPES = ["bare", "plain", "sliding plate", "straight bar", "heart bar", "egg bar"] as const;
@@ -202,7 +201,3 @@ export const differencesInWords = (was: Specification, now: Specification, wordi
 
 /** The same shoe for the other foot of a pair. Sides are medial and lateral: nothing turns round. */
 export const forPair = (spec: Specification): Specification => ({ ...spec });
-
-/** Grams of a shoe made to a centre line of `centreLineMm`, 0 when bare. Estimate. */
-export const specMass = (spec: Specification, centreLineMm: number, barMm = 0): number =>
-  spec.type === "bare" ? 0 : shoeMassOf(spec, centreLineMm + barMm);

@@ -97,6 +97,11 @@ export function SettingsView({ settings }: { settings: Settings }) {
         </Link>
       </p>
       <p>
+        <Link className="link" to="/settings/shoeing">
+          How a shoe is argued for: every rule
+        </Link>
+      </p>
+      <p>
         <Link className="link" to="/card">
           Print the scale card for photographs
         </Link>

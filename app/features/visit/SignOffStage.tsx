@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import { Link } from "react-router";
 import { shortDay } from "~app/ui/days";
+import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { dueReason } from "~core/cycle/dueWords";
@@ -10,6 +11,7 @@ import { readAxis } from "~core/foot/axis";
 import type { FootValues, Measure } from "~core/foot/measures";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import type { CutName } from "~core/record/trim";
+import { specInWords } from "~core/shoe/specification";
 import { NoteField } from "./NoteField";
 import { lengthInField } from "./bench/measureText";
 import type { StageContext } from "./stageContext";
@@ -139,6 +141,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
           })}
         </tbody>
       </table>
+      <Shod feet={feet} />
       <div className="sign-notes">
         <NoteField
           visit={visit}
@@ -202,5 +205,28 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
         </div>
       )}
     </div>
+  );
+}
+
+/** What each foot goes away with. */
+function Shod({ feet }: Pick<StageContext, "feet">) {
+  const wording = useWording();
+  const shod = LIMBS.flatMap((limb) => {
+    const { shoe } = feet[limb];
+    return shoe?.spec ? [{ limb, spec: shoe.spec, because: shoe.because }] : [];
+  });
+  if (shod.length === 0) return null;
+  return (
+    <dl className="facts sign-shoes" aria-label="What each foot goes away with">
+      {shod.map(({ limb, spec, because }) => (
+        <div key={limb} className="sign-shod">
+          <dt>{wording.limb(limb)}</dt>
+          <dd>
+            <Fractions text={specInWords(spec, wording)} />
+            {because && <span className="quiet"> Because: {because}.</span>}
+          </dd>
+        </div>
+      ))}
+    </dl>
   );
 }

@@ -1,6 +1,6 @@
 import type { Limb, Side } from "../../foot/limb";
 import type { AnimalKind } from "../../foot/toeYardstick";
-import type { PrescriptionAsks } from "../checks";
+import type { PrescriptionAsks } from "../prescription";
 
 /** The work that a horse does, as far as it decides what goes on its feet. */
 export const WORKS = [

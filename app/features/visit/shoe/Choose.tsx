@@ -101,6 +101,9 @@ export function Choose(props: ShoeViewProps) {
             );
           })}
         </ol>
+        <p className="quiet">
+          Nothing here is hidden: <Link to="/settings/shoeing">every rule and what it weighs</Link>.
+        </p>
         {lastShoe?.spec && (
           <p className="shoe-last">
             <b>Last time, {shortDay(lastShoe.date)}:</b>{" "}

@@ -87,6 +87,12 @@ export function FitBench(props: ShoeViewProps) {
               <Number name="Width" value={wording.length(fit.width)} />
               <Number name="Length" value={wording.length(fit.length)} />
               <Number name="Mass, estimate" value={`${Math.round(fit.mass)} g`} />
+              {shoeing.pairGrams !== undefined && (
+                <Number
+                  name={`Against the ${wording.limb(pairOf(limb))}`}
+                  value={`${signed(Math.round(fit.mass) - Math.round(shoeing.pairGrams))} g`}
+                />
+              )}
             </>
           )}
           {fit.raiseMm > 0 && <Number name="Raise at the heel" value={wording.cut(fit.raiseMm)} />}
@@ -117,6 +123,8 @@ export function FitBench(props: ShoeViewProps) {
     </div>
   );
 }
+
+const signed = (grams: number): string => (grams > 0 ? `+${grams}` : grams < 0 ? `−${-grams}` : "0");
 
 const Number = ({ name, value }: { name: string; value: string }) => (
   <div>

@@ -122,6 +122,19 @@ export function useShoe(context: StageContext) {
     [shoe, spec, draft.setting, draft.breakover, draft.kept, record?.skip, wording.unit, wording.fraction],
   );
 
+  const pairFoot = feet[pairLimb];
+  /** Grams of the other shoe of the pair, as it would be made; undefined while none was chosen. */
+  const pairGrams = useMemo(
+    () => {
+      const chosen = pairFoot.shoe;
+      if (!chosen?.spec) return undefined;
+      const place = { visit, horse: file.horse, feet, limb: pairLimb };
+      return fitChoice(visitShoe(place, settings, wording), chosen, chosen.spec, wording).fit.mass;
+    },
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit`
+    [visit, file, pairLimb, settings, wording.unit],
+  );
+
   /** Any part of the draft, kept at once; what was typed for it stops being a draft in the same breath. */
   const change = (make: (now: ShoeDraft) => Partial<ShoeDraft>, draftKey?: string) => {
     if (draftKey !== undefined) typedDrafts.current.push(draftKey);
@@ -133,6 +146,7 @@ export function useShoe(context: StageContext) {
     draft,
     spec,
     bench,
+    pairGrams,
     record,
     open: openChecks(bench.checks, draft.kept),
     /** True once something was chosen at this visit; until then it is the last shoe or the advice that stands. */

@@ -1,0 +1,63 @@
+import { useWording } from "~app/ui/useWording";
+import { SHOE_RULES } from "~core/shoe/advice/advise";
+import { ARCHETYPES, type Archetype, type ShoeRule } from "~core/shoe/advice/rule";
+
+/** Every rule that the shoe bench argues from: when, then, because, against, and how well it is supported. */
+export function ShoeRulesView() {
+  const wording = useWording();
+  return (
+    <div className="page foot-rules">
+      <header className="page-head">
+        <div>
+          <h1>How a shoe is argued for</h1>
+          <p className="quiet">
+            Rules weigh whole shoes against each other and shape them. Their weights only order the list: a
+            prescription outranks them all, and so do you, with a line of why.
+          </p>
+        </div>
+      </header>
+      <table className="rules-table">
+        <thead>
+          <tr>
+            <th scope="col">When</th>
+            <th scope="col">Then</th>
+            <th scope="col">Because</th>
+            <th scope="col">Against it</th>
+            <th scope="col">Supported by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {SHOE_RULES.map((rule) => (
+            <tr key={rule.id}>
+              <th scope="row">{wording.inOwnWords(rule.when)}</th>
+              <td>
+                {wording.inOwnWords(rule.then)}
+                <span className="quiet">{weighs(rule)}</span>
+              </td>
+              <td>{wording.inOwnWords(rule.because)}</td>
+              <td>{wording.inOwnWords(rule.against)}</td>
+              <td className="quiet">
+                {rule.support}; {rule.source}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Which whole shoes a rule speaks for and against, in words. */
+function weighs({ favours = {}, rulesOut = [] }: ShoeRule): string {
+  const named = (sign: 1 | -1) =>
+    (Object.entries(favours) as [Archetype, number][])
+      .filter(([, weight]) => sign * weight > 0)
+      .sort((a, b) => sign * (b[1] - a[1]))
+      .map(([one]) => ARCHETYPES[one].toLowerCase());
+  const parts = [
+    named(1).length > 0 ? `for ${named(1).join(", ")}` : "",
+    named(-1).length > 0 ? `against ${named(-1).join(", ")}` : "",
+    rulesOut.length > 0 ? `never ${rulesOut.map((one) => ARCHETYPES[one].toLowerCase()).join(", ")}` : "",
+  ].filter(Boolean);
+  return parts.length > 0 ? ` · ${parts.join("; ")}` : "";
+}

@@ -1,0 +1,136 @@
+import { planTrim } from "~core/trim/plan";
+import { NO_CUT, predictTrim } from "~core/trim/predict";
+import { anyQuestion } from "~core/trim/trim.fixture";
+import { readLateral, type LateralPoints } from "~core/foot/lateral";
+import { LIMBS } from "~core/foot/limb";
+import { fitFoot, ordinaryFoot } from "~core/foot/parametric/fit";
+import { sideLandmarks, soleLandmarks } from "~core/foot/parametric/landmarks";
+import { trimFootOf } from "~core/foot/parametric/parameters";
+import { readSurvey } from "~core/foot/survey/survey";
+import { normalDraw, seededRandom } from "~core/math/random";
+import { readSidePhoto } from "~core/photo/readPhoto";
+import { fitShoe } from "~core/shoe/fit";
+import { fitQuestion } from "~core/shoe/shoe.fixture";
+import { chooseSizes, wantedOf, type ShoeSize } from "~core/shoe/sizes";
+import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
+
+export const median = (values: number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
+};
+
+export function timePrediction(): number {
+  const foot = trimFootOf(fitFoot({}, ordinaryFoot("LF", { kind: "horse", massKg: 500 })).foot);
+  const runs = Array.from({ length: 200 }, () => {
+    const from = performance.now();
+    for (let index = 0; index < 100; index++) predictTrim(foot, { ...NO_CUT, toe: index / 20 });
+    return (performance.now() - from) / 100;
+  });
+  return median(runs);
+}
+
+/** A surveyed foot's marks: survey, outline, ratios and findings worked out anew for each small move, ms. */
+export function timeSurvey(): number {
+  const foot = ordinaryFoot("LF", { kind: "horse", massKg: 500 });
+  const marks = soleLandmarks(foot);
+  const runs = Array.from({ length: 200 }, (_, run) => {
+    const from = performance.now();
+    readSurvey({ ...marks, toe: [0, marks.toe[1] + run / 100] }, "LF");
+    return performance.now() - from;
+  });
+  return median(runs);
+}
+
+/** Accuracy on simulated photographs with exact marks: the worst of what the tests hold to, as parts of their bounds. */
+export function photoAccuracy() {
+  const random = seededRandom(99);
+  const worst = { flatDeg: 0, flatMm: 0, offDeg: 0, offMm: 0 };
+  let [inside, all] = [0, 0];
+  const handSd: number[] = [];
+  for (let run = 0; run < 200; run++) {
+    const base = ordinaryFoot(LIMBS[run % 4] ?? "LF", { kind: "horse", massKg: 400 + random() * 250 });
+    const foot = {
+      ...base,
+      dorsalAngleDeg: base.dorsalAngleDeg + 6 * (random() - 0.5),
+      dishDeg: 4 * random(),
+    };
+    const shared = 1 + 0.06 * Math.max(-2, Math.min(2, normalDraw(random, 0, 1)));
+    const scene = sceneOf(foot, "side", { heel: shared, hairlineHeel: shared + 0.03 * (random() - 0.5) });
+    const picture = (slantDeg: number) =>
+      truthInPicture(
+        scene,
+        aimAt(scene, {
+          slantDeg,
+          azimuthDeg: 360 * random(),
+          rollDeg: 10 * (random() - 0.5),
+          distanceMm: 1500 + 1000 * random(),
+          focal35: 120,
+          width: 4000,
+          height: 3000,
+        }),
+        true,
+      );
+    const truth = readLateral(sideLandmarks(foot, "lateral") as unknown as LateralPoints);
+    const at = (slantDeg: number, handSdMm: number) => {
+      const read = readSidePhoto(picture(slantDeg), handSdMm);
+      if (!read.ok || !read.value.reading) throw new Error("no reading");
+      return { reading: read.value.reading, bands: read.value.bands };
+    };
+    if (!truth.ok) throw new Error("no truth");
+    const steep = at(30 * random(), 0).reading;
+    const square = at(10 * random(), 0).reading;
+    const slanted = at(20 * random(), 0);
+    const off = (a: number, b: number, key: keyof typeof worst) =>
+      (worst[key] = Math.max(worst[key], Math.abs(a - b)));
+    off(steep.dorsalAngle, truth.value.dorsalAngle, "flatDeg");
+    off(steep.toeLength, truth.value.toeLength, "flatMm");
+    off(square.heelAngle, truth.value.heelAngle, "offDeg");
+    off(square.heelLength, truth.value.heelLength, "offMm");
+    for (const name of ["heelAngle", "hairlineAngle", "heelLength", "bearingLength"] as const) {
+      all += 1;
+      if (Math.abs(slanted.reading[name] - truth.value[name]) <= (slanted.bands[name] ?? 0) + 1e-6)
+        inside += 1;
+    }
+    handSd.push((at(5, 1).bands["dorsalAngle"] ?? 0) / 1.96);
+  }
+  return { ...worst, inside: inside / all, handSd: median(handSd) };
+}
+
+/** Plans of a hundred different feet, one after the other, ms each. */
+export function timePlan(): number {
+  const random = seededRandom(5);
+  const questions = Array.from({ length: 100 }, () => anyQuestion(random)).filter(
+    ({ frontBack }) => frontBack !== "live-sole",
+  );
+  const runs = Array.from({ length: 10 }, () =>
+    questions.map((question) => {
+      const from = performance.now();
+      planTrim(question);
+      return performance.now() - from;
+    }),
+  );
+  return median(runs.slice(1).flat());
+}
+
+/** The best three of two thousand sizes for one foot, ms. */
+export function timeSizes(): number {
+  const random = seededRandom(11);
+  const table = Array.from({ length: 2000 }, (_, index): ShoeSize => ({
+    name: String(index),
+    feet: index % 2 ? "fore" : "either",
+    width: 90 + 100 * random(),
+    length: 100 + 90 * random(),
+    straight: 280 + 200 * random(),
+    sectionWidth: 18 + 12 * random(),
+    sectionThickness: 8 + 4 * random(),
+    pattern: "slim",
+  }));
+  const wanted = wantedOf(fitShoe(fitQuestion()), true);
+  return median(
+    Array.from({ length: 50 }, () => {
+      const from = performance.now();
+      chooseSizes(table, wanted);
+      return performance.now() - from;
+    }),
+  );
+}

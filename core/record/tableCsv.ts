@@ -1,0 +1,84 @@
+import Papa from "papaparse";
+import type { z } from "zod";
+import type { Issue, Result } from "../result";
+
+/** A table of one's own as CSV: its columns in order, the field that each is, and which of them are text. */
+export interface TableShape<Row> {
+  schema: z.ZodType<Row & { id: string }>;
+  columns: readonly { name: string; field: string; text?: "as typed" | "lower case" }[];
+}
+
+/** More rows than any table of shoes or nails has. */
+const MOST_ROWS = 5000;
+
+/** Rows as CSV; a cell that a spreadsheet would run as a formula is escaped. */
+export const tableCsv = (rows: readonly object[], columns: TableShape<unknown>["columns"]): string =>
+  `${Papa.unparse(
+    {
+      fields: columns.map(({ name }) => name),
+      data: rows.map((row) =>
+        Object.fromEntries(columns.map(({ name, field }) => [name, (row as Record<string, unknown>)[field]])),
+      ),
+    },
+    { escapeFormulae: true },
+  )}\r\n`;
+
+/**
+ * A CSV as a table. All rows are read or none: what is wrong is named by row (the header is row 1) and column. Text of
+ * cells is taken as text and never run; a formula that was escaped on the way out comes back as it was.
+ */
+export function readTableCsv<Row>(
+  text: string,
+  { schema, columns }: TableShape<Row>,
+  newId: () => string,
+): Result<(Row & { id: string })[]> {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
+    header: true,
+    skipEmptyLines: "greedy",
+    transformHeader: (header) => header.trim().toLowerCase(),
+  });
+  const header = parsed.meta.fields ?? [];
+  const missing = columns.filter(({ name }) => !header.includes(name)).map(({ name }) => name);
+  if (missing.length > 0)
+    return refused(
+      "missing-column",
+      "1",
+      `Row 1: the ${missing.length === 1 ? "column" : "columns"} ${missing.join(", ")} ${missing.length === 1 ? "is" : "are"} missing. Wanted: ${columns.map(({ name }) => name).join(", ")}.`,
+    );
+  if (parsed.data.length === 0) return refused("empty", "2", "There are no rows under the header.");
+  if (parsed.data.length > MOST_ROWS)
+    return refused("too-many", "", `More than ${MOST_ROWS} rows: is this the right file?`);
+  const issues: Issue[] = [];
+  const rows: (Row & { id: string })[] = [];
+  for (const [index, row] of parsed.data.entries()) {
+    const cells = columns.map(({ name, field, text: kind }) => [field, cell(row[name] ?? "", kind)]);
+    const read = schema.safeParse({ id: newId(), ...(Object.fromEntries(cells) as object) });
+    if (read.success) rows.push(read.data);
+    else
+      for (const { path, message } of read.error.issues) {
+        const column = columns.find(({ field }) => field === path[0])?.name ?? String(path[0]);
+        const typed = row[column] ?? "";
+        issues.push({
+          code: "bad-cell",
+          path: `${index + 2}.${column}`,
+          message: `Row ${index + 2}, ${column}: ${message}${typed === "" ? "; it is empty" : `, not “${typed}”`}.`,
+          value: typed,
+        });
+      }
+  }
+  return issues.length > 0 ? { ok: false, issues } : { ok: true, value: rows };
+}
+
+const refused = (code: string, path: string, message: string) => ({
+  ok: false as const,
+  issues: [{ code, path, message }],
+});
+
+function cell(text: string, kind: "as typed" | "lower case" | undefined): string | number | undefined {
+  const trimmed = text.trim();
+  if (kind === "as typed") return trimmed.replace(/^'(?=[=+\-@])/, "");
+  if (kind === "lower case") return trimmed.toLowerCase();
+  if (trimmed === "") return undefined;
+  const value = Number(trimmed.replace(",", "."));
+  return Number.isFinite(value) ? value : undefined;
+}
