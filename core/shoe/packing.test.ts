@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
-import { compoundMl, raiseAtHeel, secondsLeft, workingMinutes } from "./packing";
-import { hotFitsInWords, isFullPrint, printInWords } from "./setSteps";
+import { compoundMl, PACKING_STEP_NAMES, raiseAtHeel, secondsLeft, workingMinutes } from "./packing";
+import { hotFitsInWords, isFullPrint, printInWords, SET_STEP_NAMES } from "./setSteps";
 
 describe("packing", () => {
   test.each([
@@ -25,6 +25,11 @@ describe("packing", () => {
     expect(compoundMl(square, 12.5)).toBe(100);
     expect(compoundMl(square, 12.6)).toBe(110);
     expect(compoundMl(square, 0)).toBe(0);
+  });
+
+  test("its ticks and those of the setting are kept side by side: no name stands for two", () => {
+    const names = [...PACKING_STEP_NAMES, ...SET_STEP_NAMES];
+    expect(new Set(names).size).toBe(names.length);
   });
 
   test("3 degrees over 130 mm are 6.8 mm at the heel", () => {

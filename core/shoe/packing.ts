@@ -27,7 +27,7 @@ export const PACKING_STEPS = {
   clean: "Frog clean, dry and disinfected",
   steel: "No compound between steel and wall",
   few: "Only as many nails as hold the shoe",
-  stand: "Foot down and loaded by the horse while it is soft",
+  load: "Foot down and loaded by the horse while it is soft",
   edge: "Surplus out, edge sealed before it sets",
   rest: "The rest of the nails, once it is set",
 } as const;

@@ -34,7 +34,21 @@ export function NailNotes({ shoeing, nail, onChoose }: NailNotesProps) {
   };
   return (
     <section className="nail-notes" aria-label="Nail notes">
-      {current ? (
+      <div className="nail-words" role="group" aria-label="Nails">
+        {names.map((name) => (
+          <button
+            key={name}
+            type="button"
+            className="chip nail-chip"
+            aria-pressed={name === current}
+            data-noted={nails[name]?.note !== undefined}
+            onClick={() => onChoose(name)}
+          >
+            {called(name)}
+          </button>
+        ))}
+      </div>
+      {current && (
         <div className="nail-note" role="group" aria-label={`Nail ${called(current)}`}>
           <b>Nail {called(current)}</b>
           <div className="nail-words">
@@ -67,12 +81,6 @@ export function NailNotes({ shoeing, nail, onChoose }: NailNotesProps) {
             </select>
           </label>
         </div>
-      ) : (
-        names.length > 0 && (
-          <button type="button" className="text-button" onClick={() => onChoose(names[0] ?? "")}>
-            Note the first nail
-          </button>
-        )
       )}
       {bad.length > 0 && (
         <p className="shoe-vet" role="alert">

@@ -4,6 +4,7 @@ import { useWording } from "~app/ui/useWording";
 import { roundTheToe } from "~core/shoe/outline";
 import { compoundMl, workingMinutes } from "~core/shoe/packing";
 import type { ShoeRecord } from "~core/record/shoe";
+import { sentenceCase } from "~core/units/wording";
 import { fail, ok, type Result } from "~core/result";
 import { useTyped } from "../shoe/useTyped";
 import type { StageContext } from "../stageContext";
@@ -30,7 +31,7 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
   return (
     <section className="packing" aria-label="Pad and packing">
       <h2>
-        {spec.pad} pad, {spec.packing === "none" ? "no packing" : spec.packing}
+        {sentenceCase(spec.pad)} pad, {spec.packing === "none" ? "no packing" : spec.packing}
       </h2>
       <p>
         Pad cut to the shoe’s outline up to the clip marks, riveted or held so that it cannot slip.

@@ -28,7 +28,9 @@ export function Choose(props: ShoeViewProps) {
     ...shoeFacts.work,
     ...shoeFacts.footing,
     shoeFacts.effort ? `${shoeFacts.effort} work` : "",
-    shoeFacts.turnout ? `turned out ${shoeFacts.turnout}` : "",
+    shoeFacts.turnout === undefined || shoeFacts.turnout === "stabled"
+      ? (shoeFacts.turnout ?? "")
+      : `turned out ${shoeFacts.turnout}`,
     ...shoeFacts.goes,
     ...shoeFacts.conditions,
   ].filter((one) => one !== "");
@@ -40,7 +42,7 @@ export function Choose(props: ShoeViewProps) {
           {told.length > 0
             ? told.join(" · ")
             : "Work and ground are not told yet: this is for an ordinary horse."}{" "}
-          <Link to={`/horses/${file.horse.id}/edit`} className="text-link">
+          <Link to={`/horses/${file.horse.id}/edit`} className="link">
             Change
           </Link>
         </p>
@@ -102,7 +104,11 @@ export function Choose(props: ShoeViewProps) {
           })}
         </ol>
         <p className="quiet">
-          Nothing here is hidden: <Link to="/settings/shoeing">every rule and what it weighs</Link>.
+          Nothing here is hidden:{" "}
+          <Link to="/settings/shoeing" className="link">
+            every rule and what it weighs
+          </Link>
+          .
         </p>
         {lastShoe?.spec && (
           <p className="shoe-last">
