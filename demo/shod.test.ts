@@ -1,36 +1,15 @@
 import { describe, expect, test } from "@jest/globals";
-import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { shoeSchema } from "~core/record/shoe";
 import { adviseShoe } from "~core/shoe/advice/advise";
 import { nailTable } from "~core/shoe/nailTable";
 import { fitChoice, NO_CHOICE, openChecks, standingSpec, visitShoe } from "~core/shoe/visitShoe";
-import { wordingFor } from "~core/units/wording";
-import { makeDemoRound } from "./generate";
-
-const round = makeDemoRound("2026-11-23", 7);
-const wording = wordingFor({ unit: "mm", fraction: 16, leftRight: "left-right", side: "inside-outside" });
+import { lastVisit, round, wording } from "./round.fixture";
 
 /** A foot as it stood at the horse's last visit, ready to be shod. */
 function shoeing(name: string, limb: Limb = "LF") {
-  const horse = round.horses.find((one) => one.name === name);
-  const visit = round.visits.findLast(({ horseId, status }) => horseId === horse?.id && status === "signed");
-  if (!horse || !visit) throw new Error(`no visit to ${name}`);
-  const own = <T extends { horseId: string }>(rows: readonly T[]) =>
-    rows.filter(({ horseId }) => horseId === horse.id);
-  const records = {
-    readings: own(round.readings),
-    trims: own(round.trims),
-    watchings: own(round.watchings),
-    looks: own(round.looks),
-    photos: [],
-    shoes: own(round.shoes),
-  };
-  const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, records)])) as Record<
-    Limb,
-    VisitFoot
-  >;
+  const { horse, visit, feet } = lastVisit(name);
   const shoe = visitShoe({ visit, horse, feet, limb }, DEFAULT_SETTINGS, wording);
   const first = shoe.advice.proposals[0];
   if (!first) throw new Error("nothing proposed");
@@ -106,7 +85,7 @@ describe("the whole round", () => {
       if (first.spec.type === "bare") continue;
       shod += 1;
       open += checks.length;
-      const nails = nailTable(bench.fit, shoe.facts, []);
+      const nails = nailTable(bench.fit, shoe.toShoe.drawn, []);
       expect([name, limb, /too short|match/.test(nails.says(wording))]).toEqual([name, limb, false]);
       expect(bench.fit.mass).toBeGreaterThan(80);
       expect(bench.fit.mass).toBeLessThan(1600);
@@ -129,5 +108,30 @@ describe("the whole round", () => {
     const before = shoe.facts.marks.toe?.y ?? 0;
     expect(shoe.toShoe.foot.knots.toe[1]).toBeLessThan(before);
     expect(shoe.toShoe.measured).toBe(true);
+    expect(shoe.fittedTo).toBe("as it was cut");
+  });
+
+  test("a foot surveyed again after its trim is fitted as it was found, whatever was cut", () => {
+    const { horse, feet: known } = shoeing("Brigadoon Lad");
+    const visit = round.visits.findLast(
+      ({ horseId, status }) => horseId === horse.id && status === "signed",
+    )!;
+    const before = known.LF.reading.before!;
+    const sole = {
+      ...before.sole,
+      toe: { x: { value: 0, source: "calliper" }, y: { value: 119, source: "calliper" } },
+    };
+    const again = { ...known.LF.reading.after!, sole };
+    const feet = { ...known, LF: { ...known.LF, reading: { before, after: again } } } as typeof known;
+    const shoe = visitShoe({ visit, horse, feet, limb: "LF" }, DEFAULT_SETTINGS, wording);
+    expect(shoe.fittedTo).toBe("measured after the trim");
+    expect(shoe.toShoe.foot.knots.toe[1]).toBe(119);
+    const { trim: _none, ...uncut } = known.LF;
+    const standing = visitShoe(
+      { visit, horse, feet: { ...known, LF: uncut }, limb: "LF" },
+      DEFAULT_SETTINGS,
+      wording,
+    );
+    expect(standing.fittedTo).toBe("as it stands");
   });
 });

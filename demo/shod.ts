@@ -4,7 +4,7 @@ import type { Horse } from "~core/record/horse";
 import type { ShoeRecord } from "~core/record/shoe";
 import type { Visit } from "~core/record/visit";
 import { adviseShoe } from "~core/shoe/advice/advise";
-import { NO_LIFE } from "~core/shoe/advice/facts";
+import { factsOfLife } from "~core/shoe/advice/facts";
 import { ordinaryShoe } from "~core/shoe/specification";
 
 /** What a foot of the demo round was shod with: what its work and ground speak for, or what a vet prescribed. */
@@ -15,22 +15,7 @@ export function shodFoot(
   const { limb } = place;
   const prescription = horse.prescription?.feet.includes(limb) ? horse.prescription : undefined;
   const { proposals } = adviseShoe({
-    ...NO_LIFE,
-    ...horse.life,
-    limb,
-    kind: horse.kind,
-    massKg: horse.massKg,
-    keptBare: false,
-    crushed: [],
-    lowHeels: false,
-    bigFrog: false,
-    slopingPastern: false,
-    thinSole: false,
-    poorWall: false,
-    whiteLineSeparated: false,
-    heelsRunForward: false,
-    deviates: false,
-    breakoverBack: 0,
+    ...factsOfLife({ limb, kind: horse.kind, massKg: horse.massKg }, horse.life),
     ...(prescription && { prescription }),
   });
   const shod = proposals.find(({ spec }) => spec.type !== "bare")?.spec ?? ordinaryShoe(limb, horse.massKg);

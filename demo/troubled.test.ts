@@ -1,6 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
-import { LIMBS, type Limb } from "~core/foot/limb";
-import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
+import type { Limb } from "~core/foot/limb";
 import { findingsOf } from "~core/foot/findings/find";
 import { heelYOf } from "~core/trim/predict";
 import { cutSheet } from "~core/trim/sheet";
@@ -10,31 +9,11 @@ import { visitPlan } from "~core/trim/visitPlan";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { readingId } from "~core/record/reading";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
-import { wordingFor } from "~core/units/wording";
-import { makeDemoRound } from "./generate";
-
-const round = makeDemoRound("2026-11-23", 7);
-const wording = wordingFor({ unit: "mm", fraction: 16, leftRight: "left-right", side: "inside-outside" });
+import { lastVisit, round, wording } from "./round.fixture";
 
 /** The plan for a horse's foot as it stood at the horse's last visit. */
 function planned(name: string, limb: Limb, side?: "square-limb") {
-  const horse = round.horses.find((one) => one.name === name);
-  const visit = round.visits.findLast(({ horseId, status }) => horseId === horse?.id && status === "signed");
-  if (!horse || !visit) throw new Error(`no visit to ${name}`);
-  const own = <T extends { horseId: string }>(rows: readonly T[]) =>
-    rows.filter(({ horseId }) => horseId === horse.id);
-  const records = {
-    readings: own(round.readings),
-    trims: own(round.trims),
-    watchings: own(round.watchings),
-    looks: own(round.looks),
-    photos: [],
-    shoes: [],
-  };
-  const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, records)])) as Record<
-    Limb,
-    VisitFoot
-  >;
+  const { horse, visit, feet } = lastVisit(name);
   const lenses = { ...DEFAULT_SETTINGS.lenses, ...(side && { side }) };
   const found = visitPlan({ visit, horse, feet, limb }, { ...DEFAULT_SETTINGS, lenses }, wording);
   if (!found.plan.ok) throw new Error(found.plan.issues[0]?.message);

@@ -252,6 +252,43 @@ test("ready-made: the best three with their changes; a table of one's own, bad r
   await expect(page.getByRole("region", { name: "Nails" })).toContainText("mine 90, 90 mm long");
 });
 
+test("the pair differs on purpose; wall that takes no nail leaves one out, and says what that costs", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await takeFirst(page);
+  await spec(page).getByRole("switch").click();
+  await expect(spec(page)).toContainText("The right fore differs on purpose");
+  await spec(page).getByRole("combobox", { name: "Heels" }).selectOption("safe inner edge");
+  await expect(spec(page)).toContainText("heels plain, now safe inner edge");
+  await at(page, "Shoe", "right fore", "Choose");
+  await expect(spec(page).getByRole("combobox", { name: "Heels" })).toHaveValue("plain");
+
+  await at(page, "Shoe", "left fore", "Fit");
+  const nails = page.getByRole("region", { name: "Nails" });
+  await expect(nails.getByRole("row")).toHaveCount(7);
+  await expect(nails).toContainText(/6 nails, punched fine; out 17 mm above the shoe/);
+  await nails.getByText("Wall that takes no nail").click();
+  await nails.getByRole("checkbox", { name: "quarter, outside", exact: true }).click();
+  await expect(nails.getByRole("row")).not.toHaveCount(7);
+  await page.keyboard.press("Control+z");
+  await expect(nails.getByRole("row")).toHaveCount(7);
+  await page.keyboard.press("u");
+  await expect(nails).toContainText(/out \d*\D* in above the shoe/);
+});
+
+test("every rule of the adviser can be read: when, then, because, against, and what supports it", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/settings");
+  await page.getByRole("link", { name: "How a shoe is argued for: every rule" }).click();
+  const rule = page.getByRole("row", { name: /^It works on turf/ });
+  await expect(rule).toContainText("held soil shears against soil");
+  await expect(rule).toContainText("for creased concave; against sliding plate, broad web, plain stamped");
+  await expect(rule).toContainText("common practice; trade practice");
+});
+
 test("a prescription stands first and what contradicts it is named; a condition without one sends to the vet", async ({
   page,
 }) => {

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { wordingFor } from "../units/wording";
-import { shoeChecks, type CheckContext } from "./checks";
+import type { CheckContext } from "./check";
+import { shoeChecks } from "./checks";
 import { fitShoe, supportYOf } from "./fit";
 import { halfWidthAt, roundTheToe, widestOf } from "./outline";
 import { fitQuestion, shodFoot } from "./shoe.fixture";

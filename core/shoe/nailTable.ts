@@ -1,5 +1,5 @@
-import type { FootFacts } from "../foot/findings/facts";
 import { SIDES, type Side } from "../foot/limb";
+import type { FootParameters } from "../foot/parametric/parameters";
 import { lengthDownTo } from "../geometry/polyline";
 import type { Wording } from "../units/wording";
 import type { Fit } from "./fit";
@@ -39,10 +39,10 @@ const PAD_MM = 5;
 const COARSE_PART = 0.45;
 
 /** The nails of a fit: lean and length of each, and which of the user's own table (the neutral one without) they are. */
-export function nailTable(fit: Fit, facts: FootFacts, own: readonly NailSize[]): NailTable {
+export function nailTable(fit: Fit, drawn: FootParameters, own: readonly NailSize[]): NailTable {
   const { spec, foot } = fit.question;
-  const dorsal = facts.drawn.dorsalAngleDeg;
-  const exit = exitHeight(facts.drawn.toeLengthMm);
+  const dorsal = drawn.dorsalAngleDeg;
+  const exit = exitHeight(drawn.toeLengthMm);
   const rows = SIDES.flatMap((side) => {
     const widest = lengthDownTo(fit.outer[side], foot.knots.wide[side][1]);
     return fit.nails[side].map((nail, index): NailRow => {

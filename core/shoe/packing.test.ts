@@ -1,4 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
+import { WEAR_SECTORS } from "../foot/wear";
 import { compoundMl, PACKING_STEP_NAMES, raiseAtHeel, secondsLeft, workingMinutes } from "./packing";
 import { hotFitsInWords, isFullPrint, printInWords, SET_STEP_NAMES } from "./setSteps";
 
@@ -55,17 +56,7 @@ describe("the print of a try", () => {
   });
 
   test("wall all round says nothing more; an unlooked place is not wall", () => {
-    const wall = Object.fromEntries(
-      [
-        "heelMedial",
-        "quarterMedial",
-        "toeQuarterMedial",
-        "toe",
-        "toeQuarterLateral",
-        "quarterLateral",
-        "heelLateral",
-      ].map((sector) => [sector, "wall"]),
-    );
+    const wall = Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "wall"]));
     expect(printInWords(wall)).toEqual([]);
     expect(isFullPrint(wall)).toBe(true);
     expect(isFullPrint({ ...wall, toe: undefined })).toBe(false);

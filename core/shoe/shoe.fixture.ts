@@ -1,28 +1,14 @@
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import { corYOf, sizeFactor, wallThickness } from "../foot/parametric/parameters";
-import { NO_LIFE, type ShoeFacts } from "./advice/facts";
+import { factsOfLife, type ShoeFacts } from "./advice/facts";
 import { NO_SETTING, type FitQuestion, type ShodFoot } from "./fit";
 import { outlineThrough, type OutlineKnots } from "./outline";
 import { ordinaryShoe, type Specification } from "./specification";
 
 /** A sound riding horse's left fore, nothing known of its work. */
 export const facts = (more: Partial<ShoeFacts> = {}): ShoeFacts => ({
-  ...NO_LIFE,
-  limb: "LF",
-  kind: "horse",
-  massKg: 520,
-  keptBare: false,
-  crushed: [],
-  lowHeels: false,
-  bigFrog: false,
-  slopingPastern: false,
-  thinSole: false,
-  poorWall: false,
-  whiteLineSeparated: false,
-  heelsRunForward: false,
-  deviates: false,
-  breakoverBack: 0,
+  ...factsOfLife({ limb: "LF", kind: "horse", massKg: 520 }),
   ...more,
 });
 

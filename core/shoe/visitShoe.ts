@@ -1,12 +1,14 @@
 import { landingOf } from "../gait/watching";
 import type { VisitFoot } from "../cycle/visitFoot";
-import type { FootFacts } from "../foot/findings/facts";
-import { SIDES, type Limb, type Side } from "../foot/limb";
+import { footFacts, type FootFacts } from "../foot/findings/facts";
+import { pairOf, SIDES, type Limb, type Side } from "../foot/limb";
+import type { BoundOverrides } from "../foot/survey/ratios";
 import { wornSide } from "../foot/wear";
 import { isShod, type Horse } from "../record/horse";
 import type { Settings } from "../record/settings";
 import { noShoe, type ShoeRecord } from "../record/shoe";
 import type { Visit } from "../record/visit";
+import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { visitPlan } from "../trim/visitPlan";
 import type { Wording } from "../units/wording";
 import { adviseShoe, type Advice } from "./advice/advise";
@@ -18,7 +20,8 @@ import {
   type Breakover,
   type DirectionWays,
 } from "./breakover";
-import { shoeChecks, type ShoeCheck } from "./checks";
+import type { ShoeCheck } from "./check";
+import { shoeChecks } from "./checks";
 import { fitShoe, LEAST_ROLL_MM, supportYOf, type Fit, type FitQuestion } from "./fit";
 import { footToShoe, type FootToShoe } from "./shodFoot";
 import { ordinaryShoe, type Specification } from "./specification";
@@ -31,6 +34,8 @@ export interface VisitShoe {
   limb: Limb;
   facts: FootFacts;
   toShoe: FootToShoe;
+  /** Which foot the shoe is fitted to: nobody shoes an untrimmed foot without knowing it. */
+  fittedTo: "measured after the trim" | "as it was cut" | "as it stands";
   shoeFacts: ShoeFacts;
   advice: Advice;
   breakover: Breakover;
@@ -105,16 +110,41 @@ export function shoeFactsOf(
 const cutsTaken = ({ trim }: VisitFoot) =>
   trim && Object.keys(trim.cuts).length > 0 ? trim.cuts : trim?.plan?.agreed ? trim.plan.cuts : {};
 
-/** One foot at a visit, ready to be shod: the foot after its trim, what speaks for which shoe, breakover by its lenses. */
-export function visitShoe(
-  place: { visit: Visit; horse: Horse; feet: Record<Limb, VisitFoot>; limb: Limb },
+type Place = { visit: Visit; horse: Horse; feet: Record<Limb, VisitFoot>; limb: Limb };
+
+/** The foot as it was surveyed after its trim; undefined where its sole was not. */
+function measuredAgain(
+  { visit, horse, feet, limb }: Place,
   settings: Settings,
   wording: Wording,
-): VisitShoe {
+): FootFacts | undefined {
+  const foot = feet[limb];
+  const sole = foot.reading.after?.sole ?? {};
+  if (!sole.toe || !sole.wideMedial || !sole.wideLateral || !sole.heelMedial || !sole.heelLateral)
+    return undefined;
+  return footFacts(
+    foot,
+    feet[pairOf(limb)],
+    {
+      visit,
+      moment: "after",
+      horse,
+      noise: GENERAL_NOISE.value,
+      wording,
+      bounds: settings.bounds as BoundOverrides,
+    },
+    foot.values.after,
+  );
+}
+
+/** One foot at a visit, ready to be shod: the foot after its trim, what speaks for which shoe, breakover by its lenses. */
+export function visitShoe(place: Place, settings: Settings, wording: Wording): VisitShoe {
   const { visit, horse, feet, limb } = place;
   const foot = feet[limb];
   const { facts } = visitPlan(place, settings, wording);
-  const toShoe = footToShoe(facts, cutsTaken(foot));
+  const again = measuredAgain(place, settings, wording);
+  const cuts = cutsTaken(foot);
+  const toShoe = again ? footToShoe(again, {}) : footToShoe(facts, cuts);
   const { knots, corY, k } = toShoe.foot;
   const supportY = Math.min(...SIDES.map((side) => supportYOf("frog", knots.heel[side][1], k)));
   const breakover = breakoverLenses({
@@ -134,6 +164,11 @@ export function visitShoe(
     limb,
     facts,
     toShoe,
+    fittedTo: again
+      ? "measured after the trim"
+      : Object.keys(cuts).length > 0
+        ? "as it was cut"
+        : "as it stands",
     shoeFacts,
     advice: adviseShoe(shoeFacts),
     breakover,

@@ -1,12 +1,13 @@
 import { useWording } from "~app/ui/useWording";
 import { SHOE_RULES } from "~core/shoe/advice/advise";
 import { ARCHETYPES, type Archetype, type ShoeRule } from "~core/shoe/advice/rule";
+import "./shoeRules.css";
 
 /** Every rule that the shoe bench argues from: when, then, because, against, and how well it is supported. */
 export function ShoeRulesView() {
   const wording = useWording();
   return (
-    <div className="page foot-rules">
+    <div className="page shoe-rules">
       <header className="page-head">
         <div>
           <h1>How a shoe is argued for</h1>
@@ -16,7 +17,7 @@ export function ShoeRulesView() {
           </p>
         </div>
       </header>
-      <table className="rules-table">
+      <table>
         <thead>
           <tr>
             <th scope="col">When</th>
@@ -32,10 +33,10 @@ export function ShoeRulesView() {
               <th scope="row">{wording.inOwnWords(rule.when)}</th>
               <td>
                 {wording.inOwnWords(rule.then)}
-                <span className="quiet">{weighs(rule)}</span>
+                <span className="quiet rule-weighs">{weighs(rule)}</span>
               </td>
-              <td>{wording.inOwnWords(rule.because)}</td>
-              <td>{wording.inOwnWords(rule.against)}</td>
+              <td data-label="Because">{wording.inOwnWords(rule.because)}</td>
+              <td data-label="Against it">{wording.inOwnWords(rule.against)}</td>
               <td className="quiet">
                 {rule.support}; {rule.source}
               </td>
@@ -59,5 +60,5 @@ function weighs({ favours = {}, rulesOut = [] }: ShoeRule): string {
     named(-1).length > 0 ? `against ${named(-1).join(", ")}` : "",
     rulesOut.length > 0 ? `never ${rulesOut.map((one) => ARCHETYPES[one].toLowerCase()).join(", ")}` : "",
   ].filter(Boolean);
-  return parts.length > 0 ? ` · ${parts.join("; ")}` : "";
+  return parts.join("; ");
 }

@@ -2,11 +2,12 @@ import type { Specification } from "../specification";
 import { ordinaryShoe } from "../specification";
 import type { ShoeFacts } from "./facts";
 import { FOOT_RULES } from "./footRules";
+import { LIMB_RULES } from "./limbRules";
 import { ARCHETYPE_NAMES, type Archetype, type ShoeRule, type SpecPatch } from "./rule";
 import { WORK_RULES } from "./workRules";
 
 /** The whole table, in the order in which rules are heard: what a later one gives stands. */
-export const SHOE_RULES: readonly ShoeRule[] = [...WORK_RULES, ...FOOT_RULES];
+export const SHOE_RULES: readonly ShoeRule[] = [...WORK_RULES, ...LIMB_RULES, ...FOOT_RULES];
 
 /** A rule that spoke, with what it saw. */
 export interface Spoken {

@@ -98,6 +98,27 @@ export interface ShoeFacts extends ShoeingLife {
   prescription?: (PrescriptionAsks & { by: string; until: string; says: string }) | undefined;
 }
 
+/** The facts of a foot on which nothing was watched, found or measured: only the horse and its life speak. */
+export const factsOfLife = (
+  foot: Pick<ShoeFacts, "limb" | "kind" | "massKg">,
+  life: ShoeingLife = NO_LIFE,
+): ShoeFacts => ({
+  ...NO_LIFE,
+  ...life,
+  ...foot,
+  keptBare: false,
+  crushed: [],
+  lowHeels: false,
+  bigFrog: false,
+  slopingPastern: false,
+  thinSole: false,
+  poorWall: false,
+  whiteLineSeparated: false,
+  heelsRunForward: false,
+  deviates: false,
+  breakoverBack: 0,
+});
+
 export const onTurf = ({ footing }: ShoeFacts): boolean =>
   footing.includes("firm turf") || footing.includes("wet turf");
 export const onSoft = ({ footing }: ShoeFacts): boolean =>

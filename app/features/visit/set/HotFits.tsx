@@ -2,7 +2,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import { SectorShoe } from "../SectorShoe";
 import { useWording } from "~app/ui/useWording";
-import type { WearSector } from "~core/foot/wear";
+import { WEAR_SECTORS, type WearSector } from "~core/foot/wear";
 import { hotFitsInWords, isFullPrint, printInWords, PRINTS, type Print } from "~core/shoe/setSteps";
 import type { StageContext } from "../stageContext";
 import type { Shoeing } from "../shoe/useShoe";
@@ -64,7 +64,7 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
               onClick={() =>
                 void shoeing.keepAt(
                   ["hotFits", last],
-                  Object.fromEntries(SECTORS.map((sector) => [sector, "wall"])),
+                  Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "wall"])),
                   `print of try ${last}`,
                 )
               }
@@ -89,13 +89,3 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
     </section>
   );
 }
-
-const SECTORS: readonly WearSector[] = [
-  "heelMedial",
-  "quarterMedial",
-  "toeQuarterMedial",
-  "toe",
-  "toeQuarterLateral",
-  "quarterLateral",
-  "heelLateral",
-];

@@ -88,7 +88,7 @@ export function NailNotes({ shoeing, nail, onChoose }: NailNotesProps) {
           Note it, tell the owner and the vet, ask about tetanus. Blood: stop, clean, dress.
         </p>
       )}
-      {clenchChecks(exits, shoe.facts.drawn.toeLengthMm).map(({ ok, text }) => (
+      {clenchChecks(exits, shoe.toShoe.drawn.toeLengthMm).map(({ ok, text }) => (
         <p key={text} className={ok ? "quiet" : "ember"}>
           {ok ? "✓ " : ""}
           <Fractions text={text} />

@@ -6,7 +6,7 @@ import { compoundMl, workingMinutes } from "~core/shoe/packing";
 import type { ShoeRecord } from "~core/record/shoe";
 import { sentenceCase } from "~core/units/wording";
 import { fail, ok, type Result } from "~core/result";
-import { useTyped } from "../shoe/useTyped";
+import { TypedField } from "../shoe/TypedField";
 import type { StageContext } from "../stageContext";
 import type { Shoeing } from "../shoe/useShoe";
 import { PACKING_TICKS, Ticks } from "./SetSteps";
@@ -52,20 +52,22 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
             usual mistake.
           </p>
           <div className="compound">
-            <NumberField
+            <TypedField
               label="Works for, at 20 °C"
               unit="min"
               draftKey={`${context.visit.id}.${context.limb}.shoe.minutes`}
               value={compound.minutesAt20}
-              within={[0.5, 240]}
+              show={String}
+              read={numberWithin(0.5, 240, "min")}
               onKeep={(minutesAt20) => put({ minutesAt20 })}
             />
-            <NumberField
+            <TypedField
               label="It is now"
               unit="°C"
               draftKey={`${context.visit.id}.${context.limb}.shoe.celsius`}
               value={compound.celsius}
-              within={[-30, 50]}
+              show={String}
+              read={numberWithin(-30, 50, "°C")}
               onKeep={(celsius) => put({ celsius })}
             />
             <p className="compound-time">
@@ -129,45 +131,12 @@ function inMinutes(seconds: number): string {
   return hours > 0 ? `${hours}:${two(minutes)}:${two(rest)} h` : `${minutes}:${two(rest)} min`;
 }
 
-interface NumberFieldProps {
-  label: string;
-  unit: string;
-  draftKey: string;
-  value: number;
-  within: readonly [number, number];
-  onKeep: (value: number) => void;
-}
-
-function NumberField({ label, unit, draftKey, value, within, onKeep }: NumberFieldProps) {
-  const read = (text: string): Result<number> => {
+/** A number within bounds, as it is typed. */
+const numberWithin =
+  (least: number, most: number, unit: string) =>
+  (text: string): Result<number> => {
     const number = Number(text.trim().replace(",", ".").replace("−", "-"));
-    return text.trim() !== "" && Number.isFinite(number) && number >= within[0] && number <= within[1]
+    return text.trim() !== "" && Number.isFinite(number) && number >= least && number <= most
       ? ok(number)
-      : fail("number", draftKey, `A number from ${within[0]} to ${within[1]} ${unit}.`, text);
+      : fail("number", "compound", `A number from ${least} to ${most} ${unit}.`, text);
   };
-  const { text, issue, type, settle } = useTyped({ draftKey, value, show: String, read, onKeep });
-  return (
-    <label className="spec-field">
-      <span>{label}</span>
-      <span className="spec-number">
-        <input
-          inputMode="decimal"
-          data-numeric="true"
-          value={text}
-          aria-invalid={issue !== undefined}
-          onChange={(event) => type(event.target.value)}
-          onBlur={settle}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") settle();
-          }}
-        />
-        <span className="quiet">{unit}</span>
-      </span>
-      {issue && (
-        <span className="spec-issue ember" role="alert">
-          {issue.message}
-        </span>
-      )}
-    </label>
-  );
-}

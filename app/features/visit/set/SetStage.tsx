@@ -18,6 +18,7 @@ import { NailNotes } from "./NailNotes";
 import { Packing } from "./Packing";
 import { SetSteps } from "./SetSteps";
 import "../shoe/shoe.css";
+import "./set.css";
 
 /** Putting it on: tries and their prints, the nails one by one, pad and packing, and the look at the end. */
 export function SetStage(context: StageContext) {

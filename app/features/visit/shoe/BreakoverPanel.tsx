@@ -11,7 +11,7 @@ import {
 import { LEAST_ROLL_MM } from "~core/shoe/fit";
 import { ok, fail, type Result } from "~core/result";
 import { parseAngle } from "~core/units/angle";
-import { useTyped } from "./useTyped";
+import { TypedField } from "./TypedField";
 import type { ShoeViewProps } from "./shoeView";
 
 /** The four lenses of breakover on one scale, the one that is chosen, and which way the foot leaves. */
@@ -131,35 +131,16 @@ function LevelLine({ context, shoeing }: Pick<ShoeViewProps, "context" | "shoein
     if (!angle.ok || Math.abs(angle.value) <= 45) return angle;
     return fail("angle", "levelLine", "No foot leaves further round than 45°. Medial is negative.", text);
   };
-  const { text, issue, type, settle } = useTyped({
-    draftKey: `${context.visit.id}.${context.limb}.shoe.levelLine`,
-    value: draft.breakover.levelLine,
-    show: (value) => (value === undefined ? "" : String(value)),
-    read,
-    onKeep: (levelLine, key) => change((now) => ({ breakover: { ...now.breakover, levelLine } }), key),
-  });
   return (
-    <label className="spec-field level-line">
-      <span>Level line, foot hanging</span>
-      <span className="spec-number">
-        <input
-          inputMode="text"
-          value={text}
-          placeholder="none"
-          aria-invalid={issue !== undefined}
-          onChange={(event) => type(event.target.value)}
-          onBlur={settle}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") settle();
-          }}
-        />
-        <span className="quiet">° to {wording.side("lateral")}</span>
-      </span>
-      {issue && (
-        <span className="spec-issue ember" role="alert">
-          {issue.message}
-        </span>
-      )}
-    </label>
+    <TypedField
+      label="Level line, foot hanging"
+      unit={`° to ${wording.side("lateral")}`}
+      placeholder="none"
+      draftKey={`${context.visit.id}.${context.limb}.shoe.levelLine`}
+      value={draft.breakover.levelLine}
+      show={(value) => (value === undefined ? "" : String(value))}
+      read={read}
+      onKeep={(levelLine, key) => change((now) => ({ breakover: { ...now.breakover, levelLine } }), key)}
+    />
   );
 }

@@ -1,6 +1,6 @@
 import { Fractions } from "~app/ui/Fractions";
 import { useNarrow } from "~app/ui/useNarrow";
-import type { ShoeCheck } from "~core/shoe/checks";
+import type { ShoeCheck } from "~core/shoe/check";
 import { LineOfWhy } from "./LineOfWhy";
 import type { ShoeViewProps } from "./shoeView";
 

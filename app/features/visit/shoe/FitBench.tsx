@@ -76,6 +76,8 @@ export function FitBench(props: ShoeViewProps) {
           {bare
             ? "bevel from the edge of the sole outwards · "
             : `${foot.undistorted ? "fitted to the foot’s own outline, as its walls tell it" : measured ? "fitted through the measured points of the trimmed foot" : "not measured: fitted to a guess"} · `}
+          the foot {shoe.fittedTo}
+          {shoe.fittedTo === "as it stands" ? ", no trim is noted yet · " : " · "}
           <span className="verdigris">dotted: breakover</span>
         </p>
         <dl className="fit-numbers">

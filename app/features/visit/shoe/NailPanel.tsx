@@ -9,7 +9,7 @@ export function NailPanel({ context, shoeing }: ShoeViewProps) {
   const { file } = context;
   const wording = useWording();
   const { bench, shoe, record } = shoeing;
-  const table = nailTable(bench.fit, shoe.facts, file.nailSizes);
+  const table = nailTable(bench.fit, shoe.toShoe.drawn, file.nailSizes);
   const skip = record?.skip ?? {};
   const sectors = SIDES.flatMap((side) =>
     SECTORS.map(([name, from, to]) => ({ id: `${side}-${name}`, side, name, from, to })),

@@ -1,10 +1,10 @@
 import { Segmented } from "antd";
 import { useState } from "react";
-import { useSearchParams } from "react-router";
 import { cautionsAt } from "~core/caution/cautions";
 import { CautionNote } from "../CautionNote";
 import { NoteField } from "../NoteField";
 import type { StageContext } from "../stageContext";
+import { useView } from "../useView";
 import { Choose } from "./Choose";
 import { FitBench } from "./FitBench";
 import { ReadyMade } from "./ReadyMade";
@@ -14,21 +14,10 @@ import "./shoe.css";
 
 /** What goes on the foot: chosen with its reasons, fitted on the drawing, found in a table of ready-made ones. */
 export function ShoeStage(context: StageContext) {
-  const [search, setSearch] = useSearchParams();
   const shoeing = useShoe(context);
   // Where the stage opens is decided once: taking a shoe leaves the hand where it is.
   const [opens] = useState<ShoeView>(shoeing.chosen ? "fit" : "choose");
-  const asked = search.get("view");
-  const view: ShoeView = asked !== null && asked in SHOE_VIEWS ? (asked as ShoeView) : opens;
-  const show = (next: ShoeView) =>
-    setSearch(
-      (now) => {
-        const changed = new URLSearchParams(now);
-        changed.set("view", next);
-        return changed;
-      },
-      { replace: true, preventScrollReset: true },
-    );
+  const { view, show } = useView(SHOE_VIEWS, opens);
   const shared: ShoeViewProps = { context, shoeing, show };
   const { visit } = context;
   return (

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
 import type { Issue, Result } from "~core/result";
 
-interface TypedField<T> {
+export interface Typed<T> {
   draftKey: string;
   value: T;
   show: (value: T) => string;
@@ -15,7 +15,7 @@ interface TypedField<T> {
  * One field whose text becomes a value when it is left: a draft at every keystroke, refused with its reason, never lost.
  * What a sitting left half typed is there again, and kept if it can be read.
  */
-export function useTyped<T>(field: TypedField<T>) {
+export function useTyped<T>(field: Typed<T>) {
   const { draftKey, value, show, read, onKeep } = field;
   const [typing, setTyping] = useState<{ text: string; issue?: Issue | undefined } | undefined>(() => {
     const text = draftAt(draftKey);

@@ -1,9 +1,9 @@
 import { Segmented } from "antd";
-import { useSearchParams } from "react-router";
 import { useNarrow } from "~app/ui/useNarrow";
 import { cautionsAt } from "~core/caution/cautions";
 import { CautionNote } from "../CautionNote";
 import type { StageContext } from "../stageContext";
+import { useView } from "../useView";
 import { CutSheet } from "./CutSheet";
 import { MonthsAhead } from "./MonthsAhead";
 import { PairAndHorse } from "./PairAndHorse";
@@ -15,21 +15,9 @@ import "./trim.css";
 
 /** What to take off, as a plan on the bench, as work for the hands, for the pair, and over months. */
 export function TrimStage(context: StageContext) {
-  const [search, setSearch] = useSearchParams();
   const bench = useBench(context);
   const narrow = useNarrow();
-  const asked = search.get("view");
-  const view: TrimView =
-    asked !== null && asked in TRIM_VIEWS ? (asked as TrimView) : bench.kept?.agreed ? "sheet" : "bench";
-  const show = (next: TrimView) =>
-    setSearch(
-      (now) => {
-        const changed = new URLSearchParams(now);
-        changed.set("view", next);
-        return changed;
-      },
-      { replace: true, preventScrollReset: true },
-    );
+  const { view, show } = useView<TrimView>(TRIM_VIEWS, bench.kept?.agreed ? "sheet" : "bench");
   const shared: TrimViewProps = { context, bench, show };
   return (
     <div className="trim-stage">

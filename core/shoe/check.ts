@@ -1,0 +1,25 @@
+import type { Wording } from "../units/wording";
+import type { Footing } from "./advice/facts";
+import type { PrescriptionAsks } from "./prescription";
+
+/** One thing looked at before a shoe is nailed on. */
+export interface ShoeCheck {
+  id: string;
+  /** Where on the bench it belongs. */
+  about: "fit" | "nails" | "breakover" | "specification";
+  ok: boolean;
+  /** True where steel cannot be made so: it is refused, not asked about. */
+  impossible: boolean;
+  name: string;
+  /** With its number. */
+  text: string;
+  /** What to change. */
+  mend?: string;
+}
+
+export interface CheckContext {
+  footing: readonly Footing[];
+  thinSole: boolean;
+  prescription?: PrescriptionAsks | undefined;
+  wording: Wording;
+}

@@ -1,0 +1,35 @@
+import { visitFoot, type FootRecords, type VisitFoot } from "~core/cycle/visitFoot";
+import { LIMBS, type Limb } from "~core/foot/limb";
+import { wordingFor } from "~core/units/wording";
+import { makeDemoRound } from "./generate";
+
+/** The demo round that the specifications speak of. */
+export const round = makeDemoRound("2026-11-23", 7);
+export const wording = wordingFor({
+  unit: "mm",
+  fraction: 16,
+  leftRight: "left-right",
+  side: "inside-outside",
+});
+
+/** A horse of the round by its name, its last signed visit, and its feet as they stood there. */
+export function lastVisit(name: string) {
+  const horse = round.horses.find((one) => one.name === name);
+  const visit = round.visits.findLast(({ horseId, status }) => horseId === horse?.id && status === "signed");
+  if (!horse || !visit) throw new Error(`no visit to ${name}`);
+  const own = <T extends { horseId: string }>(rows: readonly T[]) =>
+    rows.filter(({ horseId }) => horseId === horse.id);
+  const records: FootRecords = {
+    readings: own(round.readings),
+    trims: own(round.trims),
+    watchings: own(round.watchings),
+    looks: own(round.looks),
+    shoes: own(round.shoes),
+    photos: [],
+  };
+  const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, records)])) as Record<
+    Limb,
+    VisitFoot
+  >;
+  return { horse, visit, feet };
+}
