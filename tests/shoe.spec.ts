@@ -148,6 +148,8 @@ test("wrong input is said at its place: a web that is no web stays typed, steel 
   await expect(spec(page).getByRole("alert")).toHaveText("A web under 8 mm holds no nail.");
   await web.fill("9");
   await web.press("Enter");
+  await spec(page).getByRole("textbox", { name: "Longer, outside" }).fill("-9");
+  await spec(page).getByRole("textbox", { name: "Longer, outside" }).press("Enter");
   await spec(page).getByRole("combobox", { name: "Raise" }).selectOption("3");
   await spec(page).getByRole("combobox", { name: "Shoe" }).selectOption("egg bar");
   await kept(page);
@@ -156,6 +158,7 @@ test("wrong input is said at its place: a web that is no web stays typed, steel 
   const check = (name: string) => checks.getByRole("listitem").filter({ hasText: name });
   await expect(check("Holes in the web.")).toContainText("past the 9.0 mm web");
   await expect(check("Holes in the web.")).toContainText("Steel cannot be made so: change it.");
+  await expect(check("Heels supported.")).toContainText("The outside branch ends 9 mm short of its support.");
   await expect(check("Egg bar and ground.")).toContainText("lever behind the foot");
   await expect(check("The raise has an exit.")).toContainText("becomes the way the horse lives");
   await expect(check("The raise has an exit.").getByLabel("Keep it, because")).toBeVisible();

@@ -23,6 +23,11 @@ import {
 } from "../shoe/specification";
 import { dateField, finite, idField, instantField, limbField, line, prose } from "./fields";
 
+/** A branch beyond its support, mm; negative = cut short of it. */
+const branch = z
+  .number()
+  .min(-25, { error: "More than 25 mm short is another shoe." })
+  .max(40, { error: "Longer than 40 mm is not read." });
 const mm = (most: number) => z.number().min(0).max(most);
 
 /** A whole specification of one shoe. */
@@ -51,8 +56,8 @@ export const specificationSchema = z.strictObject({
   extraWeb: mm(15),
   fullMedial: mm(15),
   fullLateral: mm(15),
-  longerMedial: mm(40),
-  longerLateral: mm(40),
+  longerMedial: branch,
+  longerLateral: branch,
   nailsMedial: z.int().min(0).max(6),
   nailsLateral: z.int().min(0).max(6),
   pattern: z.enum(HEAD_PATTERNS),

@@ -2,7 +2,11 @@ import type { CheckContext, ShoeCheck } from "./check";
 import type { Footing } from "./advice/facts";
 import type { Fit } from "./fit";
 import { fitChecks } from "./fitChecks";
+import { SIDES } from "../foot/limb";
 import { fieldInWords, SPEC_NAMES, type Specification, type SpecField } from "./specification";
+
+/** A nail further behind the widest part than this is behind it, mm: less is the hand. Assumption. */
+const BEHIND_MM = 2;
 
 const WET_OR_SOFT: readonly Footing[] = ["wet turf", "soft arena", "deep ground"];
 
@@ -18,6 +22,10 @@ function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCh
   const find = (code: string) => nails.warnings.filter((one) => one.code === code);
   const past = find("past-web");
   const little = find("little-web");
+  const behind = SIDES.map((side) => ({
+    side,
+    mm: question.foot.knots.wide[side][1] - Math.min(...nails[side].map(({ y }) => y)),
+  })).reduce((a, b) => (b.mm > a.mm ? b : a));
   const rest = [...find("close"), ...find("few"), ...find("no-room")];
   const said = (list: typeof past) => list.map(({ message }) => wording.inOwnWords(message)).join(" ");
   const holes = [...nails.medial, ...nails.lateral];
@@ -38,6 +46,19 @@ function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCh
       mend: "A wider web, or punched finer where the wall is thinner.",
     },
     {
+      id: "behind",
+      about: "nails",
+      ok: !(behind.mm > BEHIND_MM),
+      impossible: false,
+      name: "None behind the widest part",
+      text: wording.inOwnWords(
+        behind.mm > BEHIND_MM
+          ? `The last nail of the ${behind.side} side stands ${wording.cut(behind.mm)} behind the widest part: it holds the heel that ought to open.`
+          : "The last nails stand at the widest part.",
+      ),
+      mend: "Leave it out, or bring the shoe forward.",
+    },
+    {
       id: "stations",
       about: "nails",
       ok: rest.length === 0,
@@ -45,7 +66,7 @@ function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCh
       name: "Nail places",
       text:
         rest.length === 0
-          ? `${nails.medial.length + nails.lateral.length} nails, none behind the widest part.`
+          ? `${nails.medial.length + nails.lateral.length} nails, evenly along the edge.`
           : said(rest),
       mend: "Fewer nails, clips or a bar to carry the hold.",
     },

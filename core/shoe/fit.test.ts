@@ -161,6 +161,31 @@ describe("shoeChecks", () => {
     expect(openChecks(short, { heels: "  " }).map(({ id }) => id)).toContain("heels");
   });
 
+  test("a branch that was cut short by hand ends short, and the check says by how much", () => {
+    const heels = check("heels", fitQuestion({ longerLateral: -9 }));
+    expect(heels.ok).toBe(false);
+    expect(heels.text).toBe("The lateral branch ends 9 mm short of its support.");
+  });
+
+  test("a shoe set back carries its last nails behind the widest part: asked, with the reason", () => {
+    const set = (back: number) =>
+      check("behind", fitQuestion({}, { setting: { back, turn: 0, fuller: { medial: 0, lateral: 0 } } }));
+    expect(set(0).ok).toBe(true);
+    expect(set(7)).toMatchObject({ ok: false, impossible: false });
+    expect(set(7).text).toMatch(
+      /^The last nail of the lateral side stands [67](\.5)? mm behind the widest part/,
+    );
+    expect(check("behind", fitQuestion({ nailsMedial: 0, nailsLateral: 0 })).ok).toBe(true);
+  });
+
+  test("three millimetres on one side are said with what they cost, five are asked about", () => {
+    const out = (mm: number) => check("overhang", fitQuestion({ extraSide: "lateral", extraWeb: mm }));
+    expect(out(0).text).toBe("Nothing stands out on one side on purpose.");
+    expect(out(3)).toMatchObject({ ok: true });
+    expect(out(3).text).toBe("3 mm more on the lateral side: each overhang lengthens a lever.");
+    expect(out(5).ok).toBe(false);
+  });
+
   test("a hole past the web is refused: no line of why helps", () => {
     const checks = shoeChecks(fitShoe(fitQuestion({ width: 9 })), context);
     const holes = checks.find(({ id }) => id === "holes");

@@ -14,6 +14,8 @@ const COVER_SLACK_MM = 0.5;
 const HEEL_IN_MM = 12;
 /** Halves of a shoe that differ from the foot's own by more than this are not symmetric, mm. Assumption. */
 const UNEVEN_MM = 4;
+/** More than this on one side is no small step, mm. Source: trade practice (about 3 mm). */
+const OVERHANG_MM = 4;
 /** Breakover further off its mark than this, mm. Assumption. */
 const BREAKOVER_OFF_MM = 3;
 /** A branch that ends this much ahead of its support is short, mm. */
@@ -46,6 +48,10 @@ export function fitChecks(fit: Fit, { wording, thinSole }: CheckContext): ShoeCh
     spec.extraSide !== "none" ||
     spec.fullMedial !== spec.fullLateral;
   const uncovered = covers.filter(({ by }) => by < -COVER_SLACK_MM);
+  const overhang = SIDES.map((side) => ({
+    side,
+    mm: setting.fuller[side] + (spec.extraSide === side ? spec.extraWeb : 0),
+  })).reduce((a, b) => (b.mm > a.mm ? b : a));
   const off = fit.breaksAtY - (foot.knots.toe[1] - fit.question.breakover.fromToe);
   const barBehind = spec.type === "egg bar" && foot.knots.heel.medial[1] > 8 * foot.k;
   return [
@@ -109,6 +115,19 @@ export function fitChecks(fit: Fit, { wording, thinSole }: CheckContext): ShoeCh
           : `${wording.cut(Math.abs(halves))} more on the ${halves > 0 ? "lateral" : "medial"} side than the foot has${onPurpose ? ", on purpose" : ""}.`,
       ),
       mend: "Shift it back to the midline, or say what the shift is for.",
+    },
+    {
+      id: "overhang",
+      about: "fit",
+      ok: Math.abs(overhang.mm) <= OVERHANG_MM,
+      impossible: false,
+      name: "Overhang",
+      text: words(
+        overhang.mm < 0.25
+          ? "Nothing stands out on one side on purpose."
+          : `${wording.cut(overhang.mm)} more on the ${overhang.side} side: each overhang lengthens a lever.`,
+      ),
+      mend: "Smaller steps, and the trim first.",
     },
     {
       id: "sole",

@@ -50,7 +50,7 @@ export interface Specification {
   /** Fullness at the end of each branch, mm. */
   fullMedial: number;
   fullLateral: number;
-  /** Each branch beyond its support, mm. */
+  /** Each branch beyond its support, mm; negative = short of it. */
   longerMedial: number;
   longerLateral: number;
   nailsMedial: number;
@@ -149,7 +149,10 @@ const plain = (value: unknown): string =>
 export function fieldInWords(spec: Specification, field: SpecField, wording: Wording): string {
   if (field === "raise")
     return spec.raise ? `${wording.angle(spec.raise.degrees)} for ${spec.raise.cycles} cycles` : "none";
-  if (LENGTHS.has(field)) return wording.cut(spec[field] as number);
+  if (LENGTHS.has(field)) {
+    const mm = spec[field] as number;
+    return mm < 0 ? `−${wording.cut(-mm)}` : wording.cut(mm);
+  }
   return wording.inOwnWords(plain(spec[field]));
 }
 

@@ -9,6 +9,7 @@ import { readBounds, showBounds } from "~core/foot/survey/boundsText";
 import type { Settings } from "~core/record/settings";
 import { Margins } from "./Margins";
 import { RuleInput } from "./RuleInput";
+import "~app/ui/rulesTable.css";
 import "./footRules.css";
 
 const BOUND_NAMES = Object.keys(LEVEL_BOUNDS) as BoundName[];

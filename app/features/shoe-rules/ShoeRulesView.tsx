@@ -1,13 +1,13 @@
 import { useWording } from "~app/ui/useWording";
 import { SHOE_RULES } from "~core/shoe/advice/advise";
 import { ARCHETYPES, type Archetype, type ShoeRule } from "~core/shoe/advice/rule";
-import "./shoeRules.css";
+import "~app/ui/rulesTable.css";
 
 /** Every rule that the shoe bench argues from: when, then, because, against, and how well it is supported. */
 export function ShoeRulesView() {
   const wording = useWording();
   return (
-    <div className="page shoe-rules">
+    <div className="page">
       <header className="page-head">
         <div>
           <h1>How a shoe is argued for</h1>
@@ -17,7 +17,7 @@ export function ShoeRulesView() {
           </p>
         </div>
       </header>
-      <table>
+      <table className="rules-table">
         <thead>
           <tr>
             <th scope="col">When</th>

@@ -18,11 +18,14 @@ interface SpecLengthProps {
 export function SpecLength({ label, field, draftKey, mm, onKeep }: SpecLengthProps) {
   const wording = useWording();
   const read = (text: string): Result<number> => {
-    const length = parseLength(text, wording.unit);
+    // A branch can be short of its support: a minus before any length.
+    const [, minus = "", size = ""] = /^\s*([-−]?)(.*)$/s.exec(text) ?? [];
+    const length = parseLength(size, wording.unit);
     if (!length.ok) return length;
-    const checked = specificationSchema.shape[field].safeParse(length.value);
+    const value = minus === "" ? length.value : -length.value;
+    const checked = specificationSchema.shape[field].safeParse(value);
     return checked.success
-      ? ok(length.value)
+      ? ok(value)
       : fail("out-of-range", field, checked.error.issues[0]?.message ?? "This length is not read.");
   };
   return (
@@ -31,7 +34,7 @@ export function SpecLength({ label, field, draftKey, mm, onKeep }: SpecLengthPro
       unit={wording.unit}
       draftKey={draftKey}
       value={mm}
-      show={(value) => cutInField(value, wording)}
+      show={(value) => `${value < 0 ? "−" : ""}${cutInField(Math.abs(value), wording)}`}
       read={read}
       onKeep={onKeep}
     />
