@@ -143,6 +143,14 @@ test("wrong input is said at its place: a web that is no web stays typed, steel 
   await web.press("Enter");
   await expect(spec(page).getByRole("alert")).toContainText("two fingers");
   await expect(web).toHaveValue("two fingers");
+  await page.getByRole("link", { name: /^Sign off,/ }).click();
+  await expect(page.getByRole("region", { name: "Typed but not finished" })).toContainText(
+    "Shoe, left fore “two fingers”",
+  );
+  await page.reload();
+  await page.getByRole("button", { name: "Shoe, left fore" }).click();
+  await page.getByText("Choose", { exact: true }).click();
+  await expect(web).toHaveValue("two fingers");
   await web.fill("4");
   await web.press("Enter");
   await expect(spec(page).getByRole("alert")).toHaveText("A web under 8 mm holds no nail.");

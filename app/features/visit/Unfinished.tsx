@@ -12,6 +12,15 @@ interface Place {
   name: string;
 }
 
+/** The stage that a foot's draft belongs to, by the second part of its key. */
+const OF_FOOT: Readonly<Record<string, Stage>> = {
+  before: "survey",
+  after: "recheck",
+  find: "read",
+  shoe: "shoe",
+  set: "set",
+};
+
 /** Text of this visit that was typed and is not a value: left by a sitting that broke off, or not readable. */
 export function Unfinished({ visit, goTo }: Pick<StageContext, "visit" | "goTo">) {
   const wording = useWording();
@@ -19,8 +28,7 @@ export function Unfinished({ visit, goTo }: Pick<StageContext, "visit" | "goTo">
     const [first = "", second = ""] = key.slice(visit.id.length + 1).split(/[./]/);
     const limb = LIMBS.find((one) => one === first);
     if (limb) {
-      const stage: Stage =
-        second === "before" ? "survey" : second === "after" ? "recheck" : second === "find" ? "read" : "trim";
+      const stage = OF_FOOT[second] ?? "trim";
       return [{ key, text, stage, limb, name: `${STAGE_NAMES[stage]}, ${wording.limb(limb)}` }];
     }
     const stage = STAGES.find((one) => one === second && one !== "sign-off");

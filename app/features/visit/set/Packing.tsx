@@ -55,7 +55,7 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
             <TypedField
               label="Works for, at 20 °C"
               unit="min"
-              draftKey={`${context.visit.id}.${context.limb}.shoe.minutes`}
+              draftKey={`${context.visit.id}.${context.limb}.set.minutes`}
               value={compound.minutesAt20}
               show={String}
               read={numberWithin(0.5, 240, "min")}
@@ -64,7 +64,7 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
             <TypedField
               label="It is now"
               unit="°C"
-              draftKey={`${context.visit.id}.${context.limb}.shoe.celsius`}
+              draftKey={`${context.visit.id}.${context.limb}.set.celsius`}
               value={compound.celsius}
               show={String}
               read={numberWithin(-30, 50, "°C")}

@@ -140,7 +140,7 @@ export function SpecTable(props: SpecTableProps) {
         <LineOfWhy
           label="Why not as advised?"
           hint="One line, kept with the shoe"
-          draftKey={`${context.visit.id}.${limb}.because`}
+          draftKey={`${context.visit.id}.${limb}.shoe.because`}
           stored={draft.because}
           onKeep={(because, draft) => shoeing.change(() => ({ because }), draft)}
         />
