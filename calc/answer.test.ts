@@ -220,6 +220,33 @@ describe("calc", () => {
     ).toMatchObject({ path: "outline.medial" });
   });
 
+  test("stock by rule alone and with an outline: the longer is cut", () => {
+    const shoe = { width: 127, length: 127, section: { width: 22, thickness: 10 } };
+    expect(calc("stock", shoe).out).toEqual({
+      rule: { sum: 254, toeAllowance: 44.45, total: 298.45 },
+      cutInches: 11.75,
+      cutMm: 300,
+      fromMark: { medial: 149.225, lateral: 149.225 },
+    });
+    const outline = {
+      medial: [
+        [0, 0],
+        [-200, 0],
+      ],
+      lateral: [
+        [0, 0],
+        [200, 0],
+      ],
+    };
+    expect(calc("stock", { ...shoe, outline, bump: 0, creased: 0 }).out).toMatchObject({
+      outline: { centreLine: 400, total: 400 },
+      cutMm: 400,
+    });
+    expect(calc("stock", { ...shoe, section: { width: 70, thickness: 10 } }).error?.issues[0]?.path).toBe(
+      "section.width",
+    );
+  });
+
   test("trim plans the broken-back foot: what to cut, what stopped it, what is left for the shoe", () => {
     const question = {
       foot,
@@ -276,6 +303,7 @@ describe("calc", () => {
       "predict",
       "trim",
       "breakover",
+      "stock",
       "nails",
       "mass",
       "setting",

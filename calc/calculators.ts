@@ -20,6 +20,7 @@ import { planTrim, type TrimQuestion } from "~core/trim/plan";
 import { predictTrim, type TrimFoot } from "~core/trim/predict";
 import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
 import { angle, calculator, hemisphere, mm, point, positive, rate, type Calculator } from "./parts";
+import { stock } from "./forge";
 import { breakover, mass, nails, setting } from "./shoe";
 
 const units = calculator({
@@ -331,6 +332,7 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   predict,
   trim,
   breakover,
+  stock,
   nails,
   mass,
   setting,

@@ -23,3 +23,7 @@ export const rate = z.strictObject({ perDay: finite, sd: z.number().min(0) });
 export const hemisphere = z.enum(["north", "south"]).optional();
 export const angle = finite.describe("degrees");
 export const mm = finite.describe("mm");
+
+const outlineSide = z.array(point).min(2);
+/** The shoe's outer edge on each side, from the middle of the toe to the end of the branch. */
+export const outline = z.strictObject({ medial: outlineSide, lateral: outlineSide });

@@ -6,12 +6,9 @@ import { shoeMass } from "~core/shoe/mass";
 import { LEAST_PITCH_MM, placeNails, WEB_INSIDE_MM } from "~core/shoe/nails";
 import { workingMinutes } from "~core/shoe/packing";
 import { MATERIALS } from "~core/shoe/specification";
-import { calculator, mm, point, positive } from "./parts";
+import { calculator, mm, outline, positive } from "./parts";
 
 const notNegative = z.number().min(0);
-const outlineSide = z.array(point).min(2);
-/** The shoe's outer edge on each side, from the middle of the toe to the end of the branch. */
-const outline = z.strictObject({ medial: outlineSide, lateral: outlineSide });
 const side = z.enum(["medial", "lateral"]);
 
 export const breakover = calculator({

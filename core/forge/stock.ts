@@ -1,0 +1,147 @@
+import { distance, minus, type Vector } from "../geometry/vector";
+import { MM_PER_INCH } from "../constants/exact";
+import { fail, ok, type Result } from "../result";
+import { roundTheToe, type SidedLine } from "../shoe/outline";
+import {
+  BUMP_MM,
+  STRETCH_A_BRANCH_MM,
+  TOE_ALLOWANCES,
+  WIDE_SECTION_LESS_MM,
+  WIDE_SECTION_MM,
+} from "../constants/forge";
+
+export interface StockQuestion {
+  /** Of the shoe where it is to be, mm: across its widest, and from toe to heels. */
+  width: number;
+  length: number;
+  /** mm. */
+  section: { width: number; thickness: number };
+  /** Length swallowed by upsetting the toe, mm; 12.7 unless given, 0 for none. */
+  bump?: number | undefined;
+  /** Branches creased with a fuller: each stretches. 2 unless given. */
+  creased?: number | undefined;
+  /** Heel checks, a widened branch, a bar: mm. */
+  extras?: number | undefined;
+  /** How much longer the outer branch is to be than the inner, mm. */
+  lateralLonger?: number | undefined;
+  /** The shoe's outer edge, each side from the middle of the toe to the heel. */
+  outline?: SidedLine | undefined;
+}
+
+export interface Stock {
+  rule: {
+    /** Width plus length, mm. */
+    sum: number;
+    toeAllowance: number;
+    total: number;
+  };
+  outline?: { centreLine: number; total: number };
+  /** The longer of the totals there are, up to the next eighth of an inch (inches) and the next 5 mm (mm). */
+  cutInches: number;
+  cutMm: number;
+  /** That total from the centre mark, mm: the mark is moved by half of what the outer branch is longer. */
+  fromMark: { medial: number; lateral: number };
+}
+
+/** Nine and a half inches typed as two measures are nine and a half inches: closer than this is the same, mm. */
+const SAME_MM = 1e-6;
+/** Rounding up is not to be tipped by the last bit of a number. */
+const ROUNDING = 1e-9;
+const upTo = (value: number, step: number): number => Math.ceil(value / step - ROUNDING) * step;
+
+/** What the bend of the toe takes, mm, by width plus length; less for a wide section. An editable example of the trade. */
+export function toeAllowance(sumMm: number, sectionWidthMm: number): number {
+  const step = TOE_ALLOWANCES.find(({ under }) => sumMm < under - SAME_MM);
+  const mm = step?.mm ?? TOE_ALLOWANCES.at(-1)?.mm ?? 0;
+  return mm - (sectionWidthMm >= WIDE_SECTION_MM.value - SAME_MM ? WIDE_SECTION_LESS_MM.value : 0);
+}
+
+/**
+ * Length of the centre line of a shoe, mm: its outer edge, joined as given, moved in by half the web with sharp
+ * corners. Exact for the joined line; for a curve it tends to the curve's own as its points come closer.
+ *
+ * Errors: `crosses-itself` where a side of the line is turned inside out by the move: the web is too wide for it.
+ */
+export function centreLineLength(outline: SidedLine, webMm: number): Result<number> {
+  const line = roundTheToe(outline).filter(
+    (point, index, all) => index === 0 || distance(point, all[index - 1] as Vector) > 0,
+  );
+  const half = webMm / 2;
+  // What a corner takes off each of its two sides: half the web times the tangent of half the turn, inwards positive.
+  const corner = line.map((at, index): number => {
+    const [before, after] = [line[index - 1], line[index + 1]];
+    if (!before || !after) return 0;
+    return half * Math.tan(turnAt(before, at, after) / 2);
+  });
+  let total = 0;
+  for (let index = 1; index < line.length; index++) {
+    const side =
+      distance(line[index - 1] as Vector, line[index] as Vector) -
+      (corner[index - 1] ?? 0) -
+      (corner[index] ?? 0);
+    if (side < 0)
+      return fail(
+        "crosses-itself",
+        "section.width",
+        `A web of ${webMm.toFixed(1)} mm turns the inside of this outline over itself. Take a narrower section.`,
+        webMm,
+      );
+    total += side;
+  }
+  return ok(total);
+}
+
+/** Turn of a line at a point, rad, positive towards the inside of a line that runs clockwise where y points up. */
+function turnAt(before: Vector, at: Vector, after: Vector): number {
+  const [a, b] = [minus(at, before), minus(after, at)];
+  return -Math.atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]);
+}
+
+/**
+ * Length of stock for a shoe by the trade's rule and, where there is an outline, by its centre line: bending edgewise
+ * keeps that. Until a hand has its own log the longer of the two is cut.
+ *
+ * Errors: `impossible` for measures that make no shoe, `crosses-itself` for a web too wide for its outline.
+ * Source: trade practice.
+ */
+export function stockLength(question: StockQuestion): Result<Stock> {
+  const {
+    width,
+    length,
+    section,
+    bump = BUMP_MM.value,
+    creased = 2,
+    extras = 0,
+    lateralLonger = 0,
+    outline,
+  } = question;
+  if (section.width * 2 >= width)
+    return fail(
+      "impossible",
+      "section.width",
+      "Two branches of this section are wider than the shoe. Check the width and the section.",
+      section.width,
+    );
+  const sum = width + length;
+  const more = bump + extras - creased * STRETCH_A_BRANCH_MM.value;
+  const allowance = toeAllowance(sum, section.width);
+  const rule = { sum, toeAllowance: allowance, total: sum + allowance + more };
+  const line = outline && centreLineLength(outline, section.width);
+  if (line && !line.ok) return line;
+  const byOutline = line && { centreLine: line.value, total: line.value + more };
+  const total = Math.max(rule.total, byOutline?.total ?? 0);
+  if (!(total > Math.abs(lateralLonger)))
+    return fail(
+      "impossible",
+      "lateralLonger",
+      "One branch would be longer than all the steel.",
+      lateralLonger,
+    );
+  return ok({
+    rule,
+    ...(byOutline && { outline: byOutline }),
+    cutInches: upTo(total / MM_PER_INCH, 1 / 8),
+    cutMm: upTo(total, 5),
+    fromMark: { medial: (total - lateralLonger) / 2, lateral: (total + lateralLonger) / 2 },
+  });
+}
