@@ -67,6 +67,8 @@ export interface Fit {
   nails: NailPlan;
   /** Mm along the middle of the bar, the bars across apart. */
   centreLine: number;
+  /** What lies across the back beyond the branches, mm; 0 for an open shoe. */
+  across: number;
   /** Grams, an estimate. */
   mass: number;
   width: number;
@@ -268,6 +270,7 @@ export function fitShoe(question: FitQuestion): Fit {
       skip: question.skip,
     }),
     centreLine,
+    across: acrossMm,
     mass: specMass(spec, centreLine + acrossMm),
     width: wide.lateral[0] - wide.medial[0],
     length,

@@ -12,6 +12,7 @@ import { SetNumbers } from "./SetNumbers";
 import { ShoeOverlay } from "./ShoeOverlay";
 import { NailPanel } from "./NailPanel";
 import type { ShoeViewProps } from "./shoeView";
+import { StockPanel } from "./StockPanel";
 import { pairOf } from "~core/foot/limb";
 
 /** Drawn at about its own size: a screen's millimetre is a nominal one. */
@@ -111,6 +112,7 @@ export function FitBench(props: ShoeViewProps) {
         <Checks {...props} />
         <BreakoverPanel {...props} />
         {!bare && <NailPanel {...props} />}
+        {!bare && <StockPanel shoeing={shoeing} />}
         <div className="trim-actions">
           <Button type="primary" size="large" onClick={() => goTo({ stage: "set" })}>
             On to Set
