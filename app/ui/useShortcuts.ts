@@ -7,6 +7,9 @@ const CHORD_MS = 900;
 /** Keys that a number never contains: they work while a number is being typed. */
 const SAFE_IN_NUMBERS = new Set(["[", "]", "?", "u"]);
 
+/** Inputs in which no letter can be typed. */
+const NO_LETTERS = new Set(["checkbox", "radio", "range", "file", "button"]);
+
 /** Listens for shortcuts on the whole page; plain keys are left alone where text is typed. */
 export function useShortcuts(shortcuts: Shortcuts): void {
   const current = useRef(shortcuts);
@@ -50,6 +53,8 @@ function keyName(event: KeyboardEvent): string {
 function typingPlace(target: EventTarget | null): "none" | "number" | "text" {
   if (!(target instanceof HTMLElement)) return "none";
   if (target.dataset["numeric"] === "true") return "number";
+  // A box that was ticked or a line that was dragged holds the focus, but no letter is typed there.
+  if (target instanceof HTMLInputElement && NO_LETTERS.has(target.type)) return "none";
   return target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName)
     ? "text"
     : "none";
