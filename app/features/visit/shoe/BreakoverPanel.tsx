@@ -11,6 +11,7 @@ import {
 import { LEAST_ROLL_MM } from "~core/shoe/fit";
 import { ok, fail, type Result } from "~core/result";
 import { parseAngle } from "~core/units/angle";
+import { sentenceCase } from "~core/units/wording";
 import { TypedField } from "./TypedField";
 import type { ShoeViewProps } from "./shoeView";
 
@@ -108,8 +109,8 @@ export function BreakoverPanel({ context, shoeing }: ShoeViewProps) {
       </p>
       {apart && draft.breakover.direction === undefined && (
         <p className="ember">
-          {apart.from} and {apart.to} lie {wording.angle(apart.deg)} apart. Which is right? Turn the line on
-          the drawing to the one you believe.
+          {sentenceCase(apart.from)} and {apart.to} lie {wording.angle(apart.deg)} apart. Which is right? Turn
+          the line on the drawing to the one you believe.
         </p>
       )}
       <p className="quiet">

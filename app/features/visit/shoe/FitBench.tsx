@@ -31,89 +31,91 @@ export function FitBench(props: ShoeViewProps) {
   const pairSpec = feet[pairOf(limb)].shoe?.spec;
   return (
     <div className="shoe-fit">
-      <section className="fit-picture sheet" aria-label="The shoe on the foot" data-scale={scale}>
-        <div className="fit-picture-head">
-          <p className="fit-says">
-            <Fractions text={specInWords(spec, wording)} />
+      <div className="fit-left">
+        <section className="fit-picture sheet" aria-label="The shoe on the foot" data-scale={scale}>
+          <div className="fit-picture-head">
+            <p className="fit-says">
+              <Fractions text={specInWords(spec, wording)} />
+            </p>
+            <Segmented
+              size="small"
+              aria-label="Scale of the drawing"
+              options={Object.entries(SCALES).map(([value, label]) => ({
+                value: value as keyof typeof SCALES,
+                label,
+              }))}
+              value={scale}
+              onChange={setScale}
+            />
+          </div>
+          <div className="fit-drawing">
+            <SoleView
+              foot={drawn}
+              marks={marks}
+              corY={foot.corY}
+              shape={
+                shoe.facts.outline && foot.undistorted
+                  ? {
+                      outline: {
+                        ...shoe.facts.outline,
+                        outline: [...foot.outline.medial].reverse().concat(foot.outline.lateral.slice(1)),
+                      },
+                    }
+                  : undefined
+              }
+              wording={wording}
+              guess={!measured}
+              title={`The shoe under the ${wording.limb(limb)}, from below`}
+              overlay={(geometry) => (
+                <>
+                  <ShoeOverlay geometry={geometry} fit={fit} />
+                  <FitHandles geometry={geometry} shoeing={shoeing} wording={wording} />
+                </>
+              )}
+            />
+          </div>
+          <p className="pictures-key quiet">
+            {bare
+              ? "bevel from the edge of the sole outwards · "
+              : `${foot.undistorted ? "fitted to the foot’s own outline, as its walls tell it" : measured ? "fitted through the measured points of the trimmed foot" : "not measured: fitted to a guess"} · `}
+            the foot {shoe.fittedTo}
+            {shoe.fittedTo === "as it stands" ? ", no trim is noted yet · " : " · "}
+            <span className="verdigris">dotted: breakover</span>
           </p>
-          <Segmented
-            size="small"
-            aria-label="Scale of the drawing"
-            options={Object.entries(SCALES).map(([value, label]) => ({
-              value: value as keyof typeof SCALES,
-              label,
-            }))}
-            value={scale}
-            onChange={setScale}
-          />
-        </div>
-        <div className="fit-drawing">
-          <SoleView
-            foot={drawn}
-            marks={marks}
-            corY={foot.corY}
-            shape={
-              shoe.facts.outline && foot.undistorted
-                ? {
-                    outline: {
-                      ...shoe.facts.outline,
-                      outline: [...foot.outline.medial].reverse().concat(foot.outline.lateral.slice(1)),
-                    },
-                  }
-                : undefined
-            }
-            wording={wording}
-            guess={!measured}
-            title={`The shoe under the ${wording.limb(limb)}, from below`}
-            overlay={(geometry) => (
+          <dl className="fit-numbers">
+            <Number name="Front : support" value={halvesInWords(halvesFrom(fit.front, fit.support))} />
+            <Number name="Front" value={wording.length(fit.front)} />
+            <Number name="Support" value={wording.length(fit.support)} />
+            {!bare && (
               <>
-                <ShoeOverlay geometry={geometry} fit={fit} />
-                <FitHandles geometry={geometry} shoeing={shoeing} wording={wording} />
+                <Number name="Width" value={wording.length(fit.width)} />
+                <Number name="Length" value={wording.length(fit.length)} />
+                <Number name="Mass, estimate" value={`${Math.round(fit.mass)} g`} />
+                {shoeing.pairGrams !== undefined && (
+                  <Number
+                    name={`Against the ${wording.limb(pairOf(limb))}`}
+                    value={`${signed(Math.round(fit.mass) - Math.round(shoeing.pairGrams))} g`}
+                  />
+                )}
               </>
             )}
-          />
-        </div>
-        <p className="pictures-key quiet">
-          {bare
-            ? "bevel from the edge of the sole outwards · "
-            : `${foot.undistorted ? "fitted to the foot’s own outline, as its walls tell it" : measured ? "fitted through the measured points of the trimmed foot" : "not measured: fitted to a guess"} · `}
-          the foot {shoe.fittedTo}
-          {shoe.fittedTo === "as it stands" ? ", no trim is noted yet · " : " · "}
-          <span className="verdigris">dotted: breakover</span>
-        </p>
-        <dl className="fit-numbers">
-          <Number name="Front : support" value={halvesInWords(halvesFrom(fit.front, fit.support))} />
-          <Number name="Front" value={wording.length(fit.front)} />
-          <Number name="Support" value={wording.length(fit.support)} />
-          {!bare && (
-            <>
-              <Number name="Width" value={wording.length(fit.width)} />
-              <Number name="Length" value={wording.length(fit.length)} />
-              <Number name="Mass, estimate" value={`${Math.round(fit.mass)} g`} />
-              {shoeing.pairGrams !== undefined && (
-                <Number
-                  name={`Against the ${wording.limb(pairOf(limb))}`}
-                  value={`${signed(Math.round(fit.mass) - Math.round(shoeing.pairGrams))} g`}
-                />
-              )}
-            </>
+            {fit.raiseMm > 0 && <Number name="Raise at the heel" value={wording.cut(fit.raiseMm)} />}
+          </dl>
+          {!bare && <SetNumbers shoeing={shoeing} />}
+          {pairSpec && specDifferences(pairSpec, spec).length > 0 && (
+            <p className="quiet fit-pair">
+              Against the {wording.limb(pairOf(limb))}:{" "}
+              <Fractions text={differencesInWords(pairSpec, spec, wording)} />.
+            </p>
           )}
-          {fit.raiseMm > 0 && <Number name="Raise at the heel" value={wording.cut(fit.raiseMm)} />}
-        </dl>
-        {!bare && <SetNumbers shoeing={shoeing} />}
-        {pairSpec && specDifferences(pairSpec, spec).length > 0 && (
-          <p className="quiet fit-pair">
-            Against the {wording.limb(pairOf(limb))}:{" "}
-            <Fractions text={differencesInWords(pairSpec, spec, wording)} />.
-          </p>
-        )}
-      </section>
+        </section>
+        {!bare && <NailPanel {...props} />}
+        {!bare && <StockPanel shoeing={shoeing} />}
+      </div>
       <div className="fit-side">
         <Checks {...props} />
         <BreakoverPanel {...props} />
-        {!bare && <NailPanel {...props} />}
-        {!bare && <StockPanel shoeing={shoeing} />}
-        <div className="trim-actions">
+        <div className="trim-actions fit-onward">
           <Button type="primary" size="large" onClick={() => goTo({ stage: "set" })}>
             On to Set
           </Button>

@@ -14,6 +14,8 @@ const half = (value: number): number => Math.round(2 * value) / 2 + 0;
 const within = (value: number, least: number, most: number): number => Math.max(least, Math.min(most, value));
 /** Where the turning handle stands off the toe, mm. */
 const TURN_OUT_MM = 12;
+/** The handle that turns the breakover line stands at least this far from its middle, mm. */
+const CLEAR_MM = 26;
 /** The fulling handles stand this far behind the widest part, clear of the plumb line, mm. */
 const LOWER_MM = 16;
 
@@ -41,7 +43,13 @@ export function FitHandles({
     fit.toeY + TURN_OUT_MM,
   ];
   const lineAt: Vector = [0, foot.knots.toe[1] - fromToe];
-  const lineEnd = fit.line.crosses.lateral?.at ?? lineAt;
+  // A line at the very toe hardly crosses the outline: its handle stands clear of the other one all the same.
+  const crossing = fit.line.crosses.lateral?.at;
+  const [alongX, alongY] = fit.line.along;
+  const lineEnd: Vector =
+    crossing && crossing[0] > CLEAR_MM
+      ? crossing
+      : [lineAt[0] + alongX * CLEAR_MM, lineAt[1] + alongY * CLEAR_MM];
   const handles: { name: HandleName; label: string; at: Vector }[] = [
     ...(bare
       ? []
