@@ -87,6 +87,7 @@ describe("the whole round", () => {
       open += checks.length;
       const nails = nailTable(bench.fit, shoe.toShoe.drawn, []);
       expect([name, limb, /too short|match/.test(nails.says(wording))]).toEqual([name, limb, false]);
+      expect([name, limb, bench.checks.find(({ id }) => id === "behind")?.ok]).toEqual([name, limb, true]);
       expect(bench.fit.mass).toBeGreaterThan(80);
       expect(bench.fit.mass).toBeLessThan(1600);
     }

@@ -261,7 +261,8 @@ export function fitShoe(question: FitQuestion): Fit {
     }),
     nails: placeNails({
       outline: outer,
-      widestY: mean(foot.knots.wide.medial[1], foot.knots.wide.lateral[1]) - setting.back,
+      // The further forward of the two widest places: no nail behind either.
+      widestY: Math.max(foot.knots.wide.medial[1], foot.knots.wide.lateral[1]) - setting.back,
       toeQuarterY: mean(foot.knots.toeQuarter.medial[1], foot.knots.toeQuarter.lateral[1]) - setting.back,
       perSide: { medial: spec.nailsMedial, lateral: spec.nailsLateral },
       wall: foot.wall,

@@ -17,7 +17,7 @@ import { interpolate } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 import { NO_CUT, type Cuts } from "../trim/predict";
 import type { ShodFoot } from "./fit";
-import { outlineThrough, sidesOf, type OutlineKnots } from "./outline";
+import { outlineThrough, sidesOf, widestYOf, type OutlineKnots } from "./outline";
 
 /** The foot that a shoe goes on: trimmed, with the place of its pastern line and what of it was measured. */
 export interface FootToShoe {
@@ -127,9 +127,7 @@ function ownKnots(own: ShodFoot["outline"], knots: OutlineKnots): OutlineKnots {
   return {
     toe: own.medial[0] ?? knots.toe,
     toeQuarter: eachSide((side) => levelWith(side, knots.toeQuarter[side][1])),
-    wide: eachSide((side) =>
-      own[side].reduce((best, point) => (Math.abs(point[0]) > Math.abs(best[0]) ? point : best)),
-    ),
+    wide: eachSide((side) => levelWith(side, widestYOf(own[side]))),
     heel: eachSide((side) => own[side].at(-1) ?? knots.heel[side]),
   };
 }
