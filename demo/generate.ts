@@ -5,9 +5,8 @@ import { seasonDays } from "~core/cycle/season";
 import { isFore, LIMBS, type Limb } from "~core/foot/limb";
 import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "~core/foot/measures";
 import { cutFoot, growFoot, type Growth } from "~core/foot/parametric/cut";
-import { fitFoot, ordinaryFoot } from "~core/foot/parametric/fit";
-import { bearingLengthOf, trimFootOf, type FootParameters } from "~core/foot/parametric/parameters";
-import { toeTarget } from "~core/foot/toeYardstick";
+import { ordinaryFoot } from "~core/foot/parametric/fit";
+import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/parameters";
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
 import { degrees, radians } from "~core/math/angle";
 import { isShod, type Horse } from "~core/record/horse";
@@ -15,25 +14,20 @@ import type { ShoeingLife } from "~core/shoe/advice/facts";
 import { nothingRead, readingId, type Moment, type Reading } from "~core/record/reading";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { noRecords, type Records } from "~core/record/tables";
-import { SHEET_STEPS, trimId, type AgreedPlan, type Trim } from "~core/record/trim";
+import { SHEET_STEPS, trimId, type Trim } from "~core/record/trim";
 import { blankVisit, type Visit } from "~core/record/visit";
-import { agreedPlan } from "~core/trim/agreed";
-import type { Cuts } from "~core/trim/predict";
 import { isSurveyed, lookedAtFoot, surveyedSole, watchedFoot } from "./footRead";
 import { shodFoot } from "./shod";
+import { sound } from "./sound";
+import { chooseCuts, plannedTrim, takenByHand } from "./trimmed";
 import { ROUND, type HorsePlan } from "./yards";
 
 const YEARS_OF_VISITS = 2;
 /** Noise of a practised hand: within-subject sd. The same as the general repeatability. */
 const MEASURE_SD = { angle: 0.54, length: 1.1 };
-/** How exactly a hand takes what it meant to take, mm. */
-const CUT_SD_MM = 0.6;
 /** More at the inner heel than meant: this farrier's habit, there to be found. */
 const INNER_HEEL_HABIT_MM = 0.9;
 const ALL_TICKED = Object.fromEntries(SHEET_STEPS.map((step) => [step, true])) as Trim["ticks"];
-/** A difference of heel heights up to this is left alone. */
-const TOLERATED_HEEL_DIFFERENCE_MM = 4;
-
 export interface DemoProgress {
   done: number;
   of: number;
@@ -281,58 +275,6 @@ const grownBetween = (pace: { growth: number; drift: number }, from: IsoDate, to
   driftDeg: pace.drift * daysBetween(from, to),
 });
 
-/** What this farrier means to take: the toe back to its target, the angle back towards the pastern. */
-function chooseCuts(foot: FootParameters, horse: Horse): Cuts {
-  const over = Math.max(0, foot.toeLengthMm - toeTarget(horse).toeLengthMm);
-  const most = foot.toeLengthMm > toeTarget(horse).toeLengthMm * 1.25 ? 14 : 11;
-  const toe = Math.min(most, over * Math.sin(radians(foot.dorsalAngleDeg)));
-  const wantedTurn = Math.max(-2, Math.min(5, foot.pasternAngleDeg - foot.dorsalAngleDeg));
-  const heel = Math.max(0, toe - Math.tan(radians(wantedTurn)) * bearingLengthOf(foot));
-  const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
-  const tilt =
-    Math.sign(difference) * Math.min(2, Math.max(0, Math.abs(difference) - TOLERATED_HEEL_DIFFERENCE_MM) / 2);
-  return {
-    toe,
-    heelMedial: Math.max(0, Math.min(14, heel - tilt)),
-    heelLateral: Math.max(0, Math.min(14, heel + tilt)),
-    dress: foot.dishDeg > 1 ? 1.5 : 0,
-  };
-}
-
-/** What the hand then takes, within its error; at the inner heel it may have a habit of taking more. */
-function takenByHand(meant: Cuts, innerHeelHabit: number, random: Random): Cuts {
-  const byHand = (mm: number, habit = 0) =>
-    Math.max(
-      0,
-      Math.round(2 * (normalDraw(random, mm, mm > 0.5 ? CUT_SD_MM : 0) + (mm > 0.5 ? habit : 0))) / 2,
-    );
-  return {
-    toe: byHand(meant.toe),
-    heelMedial: byHand(meant.heelMedial, innerHeelHabit),
-    heelLateral: byHand(meant.heelLateral),
-    dress: byHand(meant.dress),
-  };
-}
-
-/** What was decided on before the first stroke, from the foot as it was measured. */
-function plannedTrim(horse: Horse, foot: FootParameters, before: Reading, meant: Cuts): AgreedPlan {
-  const measured = fitFoot(before.values, foot).foot;
-  const question = {
-    foot: trimFootOf(measured),
-    frontBack: DEFAULT_SETTINGS.lenses.frontBack,
-    side: DEFAULT_SETTINGS.lenses.side,
-    finish: isShod(horse, foot.limb) ? ("shod" as const) : ("barefoot" as const),
-  };
-  const half = (mm: number) => Math.round(2 * mm) / 2;
-  const cuts: Cuts = {
-    toe: half(meant.toe),
-    heelMedial: half(meant.heelMedial),
-    heelLateral: half(meant.heelLateral),
-    dress: half(meant.dress),
-  };
-  return sound(agreedPlan(measured, question, cuts, "hand", true));
-}
-
 function readingOf(
   foot: FootParameters,
   place: Pick<Reading, "visitId" | "horseId" | "limb" | "moment" | "date">,
@@ -358,9 +300,4 @@ function readingOf(
   }
   const id = readingId(place.visitId, place.limb, place.moment);
   return { id, ...place, ...nothingRead(), values: values as Reading["values"] };
-}
-
-function sound<T>(result: { ok: true; value: T } | { ok: false; issues: { message: string }[] }): T {
-  if (!result.ok) throw new Error(`the demo foot broke: ${result.issues[0]?.message ?? ""}`);
-  return result.value;
 }

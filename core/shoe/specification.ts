@@ -201,6 +201,3 @@ export const differencesInWords = (was: Specification, now: Specification, wordi
         `${wording.inOwnWords(SPEC_NAMES[field])} ${fieldInWords(was, field, wording)}, now ${fieldInWords(now, field, wording)}`,
     )
     .join("; ");
-
-/** The same shoe for the other foot of a pair. Sides are medial and lateral: nothing turns round. */
-export const forPair = (spec: Specification): Specification => ({ ...spec });

@@ -79,7 +79,6 @@ export function shoeFactsOf(
     horse.prescription && horse.prescription.feet.includes(limb) && horse.prescription.until >= visit.date
       ? horse.prescription
       : undefined;
-  const plan = foot.trim?.plan;
   return {
     ...life,
     limb,
@@ -100,7 +99,6 @@ export function shoeFactsOf(
     deviates: Math.abs(facts.rear.limbDeviation ?? 0) > DEVIATES_DEG,
     toeDirection: watching?.toeDirection,
     base: watching?.base,
-    task: plan?.agreed ? plan.shoe : undefined,
     breakoverBack,
     ...(prescribed && { prescription: prescribed }),
   };

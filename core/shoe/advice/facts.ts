@@ -91,8 +91,6 @@ export interface ShoeFacts extends ShoeingLife {
   deviates: boolean;
   toeDirection?: "toe-in" | "straight" | "toe-out" | undefined;
   base?: "narrow" | "under the limb" | "wide" | undefined;
-  /** What the trim leaves for the shoe. */
-  task?: { elevate: number; breakoverBack: number; heelExtension: number } | undefined;
   /** Breakover wanted behind the toe, mm. */
   breakoverBack: number;
   prescription?: (PrescriptionAsks & { by: string; until: string; says: string }) | undefined;

@@ -5,7 +5,7 @@ import { sameValue, withValueAt, type Edit } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { ShoeRecord } from "~core/record/shoe";
 import { pairOf, type Limb } from "~core/foot/limb";
-import { forPair, type Specification } from "~core/shoe/specification";
+import type { Specification } from "~core/shoe/specification";
 import { fitChoice, NO_CHOICE, openChecks, standingSpec, visitShoe } from "~core/shoe/visitShoe";
 import type { StageContext } from "../stageContext";
 import { useLive } from "../useLive";
@@ -92,7 +92,7 @@ export function useShoe(context: StageContext) {
       edits.push(
         ...editsFor(
           pairLimb,
-          { spec: forPair(now.spec), from: "the other foot", because: now.because, alike: true },
+          { spec: now.spec, from: "the other foot", because: now.because, alike: true },
           undefined,
           `${label}, and its pair`,
         ),
