@@ -166,10 +166,13 @@ test("wrong input is said at its place: a web that is no web stays typed, steel 
   const check = (name: string) => checks.getByRole("listitem").filter({ hasText: name });
   await expect(check("Holes in the web.")).toContainText("past the 9.0 mm web");
   await expect(check("Holes in the web.")).toContainText("Steel cannot be made so: change it.");
+  await expect(page.getByRole("button", { name: "On to Set" })).toBeDisabled();
   await expect(check("Heels supported.")).toContainText("The outside branch ends 9 mm short of its support.");
   await expect(check("Egg bar and ground.")).toContainText("lever behind the foot");
   await expect(check("The raise has an exit.")).toContainText("becomes the way the horse lives");
   await expect(check("The raise has an exit.").getByLabel("Keep it, because")).toBeVisible();
+  await page.getByRole("link", { name: /^Set,/ }).click();
+  await expect(page.getByRole("alert")).toContainText("Not to be set: steel cannot be made so.");
 });
 
 test("padded: frog support and compound, its amount and time; the timer runs by the clock and outlives a reload", async ({

@@ -42,6 +42,13 @@ export function SetStage(context: StageContext) {
           Change the shoe
         </button>
       </p>
+      {shoeing.open
+        .filter(({ impossible }) => impossible)
+        .map(({ id, text }) => (
+          <p key={id} className="shoe-vet" role="alert">
+            <b>Not to be set: steel cannot be made so.</b> <Fractions text={text} />
+          </p>
+        ))}
       <div className="set-columns">
         <div className="set-left">
           <section className="sheet set-drawing" aria-label="The shoe, from below">

@@ -116,7 +116,12 @@ export function FitBench(props: ShoeViewProps) {
         <Checks {...props} />
         <BreakoverPanel {...props} />
         <div className="trim-actions fit-onward">
-          <Button type="primary" size="large" onClick={() => goTo({ stage: "set" })}>
+          <Button
+            type="primary"
+            size="large"
+            disabled={shoeing.open.some(({ impossible }) => impossible)}
+            onClick={() => goTo({ stage: "set" })}
+          >
             On to Set
           </Button>
           {!bare && (
