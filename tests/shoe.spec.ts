@@ -70,6 +70,7 @@ test("a full shoeing: advised with reasons, overruled with a line, the pair alik
   await page.getByRole("button", { name: /^Quarter, outside/ }).click();
   await expect(page.getByText(/^Gap at quarter, outside: level the shoe/)).toBeVisible();
   await page.getByRole("button", { name: "Another hot fit" }).click();
+  await expect(page.getByRole("heading", { name: "2 hot fits." })).toBeVisible();
   await page.getByRole("button", { name: "Wall all round" }).click();
   await expect(page.getByText("Wall all round: nail it on.")).toBeVisible();
   await page.getByRole("button", { name: "Nail 2, outside" }).click();
