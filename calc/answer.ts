@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { issuesOf } from "~core/record/issues";
 import { CALCULATORS } from "./calculators";
+import type { Tools } from "./parts";
 
 /** What a call prints and how it ends: answers on standard output, an error as JSON on standard error. */
 export interface Answer {
@@ -25,6 +26,9 @@ const refused = (message: string, issues: PathIssue[]): Answer => ({
   exitCode: 2,
 });
 
+/** For a call that brings no solver: programmes are then said to be unsolved, never guessed. */
+const NO_TOOLS: Tools = { solve: () => ({ kind: "stopped" }) };
+
 const help = (): string =>
   [
     "npm run -s calc -- NAME < input.json          one JSON object in, one out",
@@ -36,7 +40,11 @@ const help = (): string =>
   ].join("\n");
 
 /** One input text to one output text, or the error to print. */
-function calculate(name: string, text: string): { ok: true; line: string } | { ok: false; line: string } {
+function calculate(
+  name: string,
+  text: string,
+  tools: Tools,
+): { ok: true; line: string } | { ok: false; line: string } {
   const calculator = CALCULATORS[name];
   if (!calculator) throw new Error(`unknown calculator ${name}`);
   let input: unknown;
@@ -49,14 +57,14 @@ function calculate(name: string, text: string): { ok: true; line: string } | { o
   const checked = calculator.input.safeParse(input);
   if (!checked.success)
     return { ok: false, line: errorText(`The input of ${name} is not right.`, issuesOf(checked.error)) };
-  const result = calculator.run(checked.data);
+  const result = calculator.run(checked.data, tools);
   if (!result.ok)
     return { ok: false, line: errorText(`${name} has no answer for this input.`, result.issues) };
   return { ok: true, line: JSON.stringify(calculator.output.parse(result.value)) };
 }
 
 /** The headless command: arguments and the whole of standard input in, what to print out. */
-export function answer(args: readonly string[], input: string): Answer {
+export function answer(args: readonly string[], input: string, tools: Tools = NO_TOOLS): Answer {
   const [name, ...flags] = args;
   if (name === undefined || name === "--help") return { stdout: help(), stderr: "", exitCode: 0 };
   const calculator = CALCULATORS[name];
@@ -75,14 +83,14 @@ export function answer(args: readonly string[], input: string): Answer {
     return { stdout: `${JSON.stringify(schema, null, 2)}\n`, stderr: "", exitCode: 0 };
   }
   if (!flags.includes("--lines")) {
-    const one = calculate(name, input);
+    const one = calculate(name, input, tools);
     return one.ok
       ? { stdout: `${one.line}\n`, stderr: "", exitCode: 0 }
       : { stdout: "", stderr: `${one.line}\n`, exitCode: 2 };
   }
   const texts = input.split("\n");
   if (texts.at(-1)?.trim() === "") texts.pop();
-  const answers = texts.map((text) => calculate(name, text));
+  const answers = texts.map((text) => calculate(name, text, tools));
   return {
     stdout: answers.map(({ line }) => `${line}\n`).join(""),
     stderr: "",

@@ -20,7 +20,7 @@ import { planTrim, type TrimQuestion } from "~core/trim/plan";
 import { predictTrim, type TrimFoot } from "~core/trim/predict";
 import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
 import { angle, calculator, hemisphere, mm, point, positive, rate, type Calculator } from "./parts";
-import { stock } from "./forge";
+import { cutlist, stock } from "./forge";
 import { breakover, mass, nails, setting } from "./shoe";
 
 const units = calculator({
@@ -336,7 +336,11 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   nails,
   mass,
   setting,
+  cutlist,
   growth,
   due,
   repeatability: repeats,
 };
+
+/** True for the calculators that solve a programme. */
+export const wantsSolver = (name: string | undefined): boolean => name === "cutlist";

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { finite } from "~core/record/fields";
+import { cutList } from "~core/forge/cutlist/cutList";
 import { stockLength } from "~core/forge/stock";
 import { ok } from "~core/result";
 import { calculator, mm, outline, positive } from "./parts";
@@ -37,6 +38,33 @@ export const stock = calculator({
   }),
   run: (question) => {
     const found = stockLength(question);
-    return found.ok ? ok({ ...found.value }) : found;
+    if (!found.ok) return found;
+    const { rule, outline: byOutline, cutInches, cutMm, fromMark } = found.value;
+    return ok({ rule, ...(byOutline && { outline: byOutline }), cutInches, cutMm, fromMark });
   },
+});
+
+const length = positive.describe("mm");
+
+export const cutlist = calculator({
+  about: "Pieces cut from the fewest new bars, proven.",
+  input: z.strictObject({
+    barLength: length,
+    kerf: z.number().min(0).describe("what the blade takes, mm"),
+    pieces: z.array(z.strictObject({ length, count: z.int().min(0), label: z.string().optional() })),
+    offcuts: z.array(length).optional().describe("used before new bars, and not counted"),
+  }),
+  output: z.strictObject({
+    bars: z.array(
+      z.strictObject({
+        stock: mm,
+        pieces: z.array(mm),
+        offcut: mm.describe("0 where the rest is narrower than the blade: the bar is used up"),
+      }),
+    ),
+    count: z.int().describe("new bars"),
+    lowerBound: z.int().describe("fewer new bars than this cannot do"),
+    optimal: z.boolean().describe("false only where the time for the proof ran out"),
+  }),
+  run: (question, { solve }) => cutList(question, solve),
 });

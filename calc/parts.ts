@@ -1,21 +1,27 @@
 import { z } from "zod";
 import { finite } from "~core/record/fields";
+import type { Solver } from "~core/math/programme";
 import type { Result } from "~core/result";
+
+/** What a calculator may need that is loaded only when it is called. */
+export interface Tools {
+  solve: Solver;
+}
 
 /** One headless calculator: what it takes, what it gives, and the core function between. */
 export interface Calculator {
   about: string;
   input: z.ZodType;
   output: z.ZodType;
-  run: (input: unknown) => Result<unknown>;
+  run: (input: unknown, tools: Tools) => Result<unknown>;
 }
 
 export const calculator = <In, Out>(parts: {
   about: string;
   input: z.ZodType<In>;
   output: z.ZodType<Out>;
-  run: (input: In) => Result<Out>;
-}): Calculator => ({ ...parts, run: (input) => parts.run(input as In) });
+  run: (input: In, tools: Tools) => Result<Out>;
+}): Calculator => ({ ...parts, run: (input, tools) => parts.run(input as In, tools) });
 
 export const point = z.tuple([finite, finite]);
 export const positive = z.number().positive();

@@ -8,12 +8,14 @@ const trade = (value: number, unit: string, validFor: string): Entry<number> => 
   sure: "common practice",
 });
 
-/** What the bend of the toe takes by the sum of width and length: the first whose bound is above the sum, else the last. */
-export const TOE_ALLOWANCES: readonly { under: number; mm: number }[] = [
-  { under: 241.3, mm: 38.1 },
-  { under: 355.6, mm: 44.45 },
-  { under: Number.POSITIVE_INFINITY, mm: 50.8 },
-];
+/** Sums of width and length at which the toe's allowance steps up, mm: 9 1/2 and 14 in. */
+export const TOE_STEPS_MM = [241.3, 355.6] as const;
+/** What the bend of the toe takes below the first step, below the second, and from there on. */
+export const TOE_ALLOWANCES_MM = [
+  trade(38.1, "mm", "toe allowance, width plus length under 9 1/2 in"),
+  trade(44.45, "mm", "toe allowance, width plus length under 14 in"),
+  trade(50.8, "mm", "toe allowance, width plus length from 14 in on"),
+] as const;
 
 /** From this width on a section covers the ground sooner, and its bend takes less. */
 export const WIDE_SECTION_MM = trade(31.75, "mm", "section width from which the toe allowance is less");

@@ -19,9 +19,10 @@ describe("the steel of a fitted shoe", () => {
   });
 
   test("a longer outer branch, a bar and a plain stamped shoe tell in the length", () => {
-    expect(
-      stock({ longerLateral: 6 }).fromMark.lateral - stock({ longerLateral: 6 }).fromMark.medial,
-    ).toBeCloseTo(6, 9);
+    const { lateral, medial } = stock({ longerLateral: 6 }).fromMark;
+    // Along the branch, which leans a little: as much as it is longer straight back, or a shade more.
+    expect(lateral - medial).toBeGreaterThanOrEqual(6);
+    expect(lateral - medial).toBeLessThan(6.3);
     expect(stock({ type: "straight bar" }).rule.total).toBeGreaterThan(stock().rule.total + 20);
     expect(stock({ crease: "stamped" }).rule.total - stock().rule.total).toBeCloseTo(12.7, 9);
   });

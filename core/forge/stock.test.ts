@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { turned, type SolarPoint } from "../geometry/vector";
 import { mirrored, outlineThrough, type SidedLine } from "../shoe/outline";
 import { knotsOf } from "../shoe/shoe.fixture";
-import { centreLineLength, stockLength, toeAllowance, type StockQuestion } from "./stock";
+import { centreLineOf, stockLength, toeAllowance, type StockQuestion } from "./stock";
 
 const IN = 25.4;
 const section = { width: 22, thickness: 10 };
@@ -11,6 +11,11 @@ const stock = (question: Partial<StockQuestion> = {}) => {
   const found = stockLength({ width: 130, length: 135, section, ...question });
   if (!found.ok) throw new Error(found.issues[0]?.message);
   return found.value;
+};
+
+const centreLineLength = (line: SidedLine, web: number) => {
+  const found = centreLineOf(line, web);
+  return found.ok ? { ok: true as const, value: found.value.total } : found;
 };
 
 /** Half a circle of this radius at the toe and straight branches back from it. */

@@ -2,13 +2,34 @@ import { distance, minus, type Vector } from "../geometry/vector";
 import { MM_PER_INCH } from "../constants/exact";
 import { fail, ok, type Result } from "../result";
 import { roundTheToe, type SidedLine } from "../shoe/outline";
+import type { Side } from "../foot/limb";
 import {
   BUMP_MM,
   STRETCH_A_BRANCH_MM,
-  TOE_ALLOWANCES,
+  TOE_ALLOWANCES_MM,
+  TOE_STEPS_MM,
   WIDE_SECTION_LESS_MM,
   WIDE_SECTION_MM,
 } from "../constants/forge";
+
+/** What a smith adds and takes off, mm: the trade's table, or the user's own. */
+export interface Allowances {
+  /** For the bend of the toe: small shoes, ordinary ones, large ones; see {@link TOE_STEPS_MM}. */
+  toe: readonly [number, number, number];
+  /** Less for a section of 1 1/4 in and wider. */
+  wideLess: number;
+  /** Length swallowed by upsetting the toe. */
+  bump: number;
+  /** Length gained by each creased branch. */
+  stretch: number;
+}
+const [SMALL, ORDINARY, LARGE] = TOE_ALLOWANCES_MM;
+export const TRADE_ALLOWANCES: Allowances = {
+  toe: [SMALL.value, ORDINARY.value, LARGE.value],
+  wideLess: WIDE_SECTION_LESS_MM.value,
+  bump: BUMP_MM.value,
+  stretch: STRETCH_A_BRANCH_MM.value,
+};
 
 export interface StockQuestion {
   /** Of the shoe where it is to be, mm: across its widest, and from toe to heels. */
@@ -16,7 +37,7 @@ export interface StockQuestion {
   length: number;
   /** mm. */
   section: { width: number; thickness: number };
-  /** Length swallowed by upsetting the toe, mm; 12.7 unless given, 0 for none. */
+  /** Length swallowed by upsetting the toe, mm; the allowance unless given, 0 for none. */
   bump?: number | undefined;
   /** Branches creased with a fuller: each stretches. 2 unless given. */
   creased?: number | undefined;
@@ -26,6 +47,8 @@ export interface StockQuestion {
   lateralLonger?: number | undefined;
   /** The shoe's outer edge, each side from the middle of the toe to the heel. */
   outline?: SidedLine | undefined;
+  /** What the user's own hand takes beyond what is computed, mm; see the log of forged shoes. */
+  hand?: number | undefined;
 }
 
 export interface Stock {
@@ -36,7 +59,9 @@ export interface Stock {
     total: number;
   };
   outline?: { centreLine: number; total: number };
-  /** The longer of the totals there are, up to the next eighth of an inch (inches) and the next 5 mm (mm). */
+  /** The longer of the totals there are and what the own hand takes, mm. */
+  total: number;
+  /** That total, up to the next eighth of an inch (inches) and the next 5 mm (mm). */
   cutInches: number;
   cutMm: number;
   /** That total from the centre mark, mm: the mark is moved by half of what the outer branch is longer. */
@@ -50,35 +75,44 @@ const ROUNDING = 1e-9;
 const upTo = (value: number, step: number): number => Math.ceil(value / step - ROUNDING) * step;
 
 /** What the bend of the toe takes, mm, by width plus length; less for a wide section. An editable example of the trade. */
-export function toeAllowance(sumMm: number, sectionWidthMm: number): number {
-  const step = TOE_ALLOWANCES.find(({ under }) => sumMm < under - SAME_MM);
-  const mm = step?.mm ?? TOE_ALLOWANCES.at(-1)?.mm ?? 0;
-  return mm - (sectionWidthMm >= WIDE_SECTION_MM.value - SAME_MM ? WIDE_SECTION_LESS_MM.value : 0);
+export function toeAllowance(
+  sumMm: number,
+  sectionWidthMm: number,
+  { toe, wideLess }: Allowances = TRADE_ALLOWANCES,
+): number {
+  const step = TOE_STEPS_MM.filter((from) => sumMm >= from - SAME_MM).length;
+  return (toe[step] ?? 0) - (sectionWidthMm >= WIDE_SECTION_MM.value - SAME_MM ? wideLess : 0);
+}
+
+/** The centre line of a shoe, mm: how far along it, from the middle of the toe, each point of the outer edge lies. */
+export interface CentreLine {
+  at: Record<Side, number[]>;
+  /** Of each side, toe to heel. */
+  length: Record<Side, number>;
+  total: number;
 }
 
 /**
- * Length of the centre line of a shoe, mm: its outer edge, joined as given, moved in by half the web with sharp
- * corners. Exact for the joined line; for a curve it tends to the curve's own as its points come closer.
+ * The centre line of a shoe: its outer edge, joined as given, moved in by half the web with sharp corners. Exact for the
+ * joined line; for a curve it tends to the curve's own as its points come closer.
  *
  * Errors: `crosses-itself` where a side of the line is turned inside out by the move: the web is too wide for it.
  */
-export function centreLineLength(outline: SidedLine, webMm: number): Result<number> {
-  const line = roundTheToe(outline).filter(
-    (point, index, all) => index === 0 || distance(point, all[index - 1] as Vector) > 0,
-  );
+export function centreLineOf(outline: SidedLine, webMm: number): Result<CentreLine> {
+  const line = roundTheToe(outline);
   const half = webMm / 2;
   // What a corner takes off each of its two sides: half the web times the tangent of half the turn, inwards positive.
   const corner = line.map((at, index): number => {
-    const [before, after] = [line[index - 1], line[index + 1]];
+    const before = line.slice(0, index).findLast((point) => distance(point, at) > 0);
+    const after = line.slice(index + 1).find((point) => distance(point, at) > 0);
     if (!before || !after) return 0;
     return half * Math.tan(turnAt(before, at, after) / 2);
   });
-  let total = 0;
+  const along = [0];
   for (let index = 1; index < line.length; index++) {
-    const side =
-      distance(line[index - 1] as Vector, line[index] as Vector) -
-      (corner[index - 1] ?? 0) -
-      (corner[index] ?? 0);
+    const whole = distance(line[index - 1] as Vector, line[index] as Vector);
+    // Two points in one place are one corner.
+    const side = whole === 0 ? 0 : whole - (corner[index - 1] ?? 0) - (corner[index] ?? 0);
     if (side < 0)
       return fail(
         "crosses-itself",
@@ -86,9 +120,22 @@ export function centreLineLength(outline: SidedLine, webMm: number): Result<numb
         `A web of ${webMm.toFixed(1)} mm turns the inside of this outline over itself. Take a narrower section.`,
         webMm,
       );
-    total += side;
+    along.push((along[index - 1] ?? 0) + side);
   }
-  return ok(total);
+  const toe = outline.medial.length - 1;
+  const middle = along[toe] ?? 0;
+  const total = along.at(-1) ?? 0;
+  return ok({
+    at: {
+      medial: along
+        .slice(0, toe + 1)
+        .reverse()
+        .map((s) => middle - s),
+      lateral: along.slice(toe).map((s) => s - middle),
+    },
+    length: { medial: middle, lateral: total - middle },
+    total,
+  });
 }
 
 /** Turn of a line at a point, rad, positive towards the inside of a line that runs clockwise where y points up. */
@@ -104,15 +151,19 @@ function turnAt(before: Vector, at: Vector, after: Vector): number {
  * Errors: `impossible` for measures that make no shoe, `crosses-itself` for a web too wide for its outline.
  * Source: trade practice.
  */
-export function stockLength(question: StockQuestion): Result<Stock> {
+export function stockLength(
+  question: StockQuestion,
+  allowances: Allowances = TRADE_ALLOWANCES,
+): Result<Stock> {
   const {
     width,
     length,
     section,
-    bump = BUMP_MM.value,
+    bump = allowances.bump,
     creased = 2,
     extras = 0,
     lateralLonger = 0,
+    hand = 0,
     outline,
   } = question;
   if (section.width * 2 >= width)
@@ -123,13 +174,13 @@ export function stockLength(question: StockQuestion): Result<Stock> {
       section.width,
     );
   const sum = width + length;
-  const more = bump + extras - creased * STRETCH_A_BRANCH_MM.value;
-  const allowance = toeAllowance(sum, section.width);
+  const more = bump + extras - creased * allowances.stretch;
+  const allowance = toeAllowance(sum, section.width, allowances);
   const rule = { sum, toeAllowance: allowance, total: sum + allowance + more };
-  const line = outline && centreLineLength(outline, section.width);
+  const line = outline && centreLineOf(outline, section.width);
   if (line && !line.ok) return line;
-  const byOutline = line && { centreLine: line.value, total: line.value + more };
-  const total = Math.max(rule.total, byOutline?.total ?? 0);
+  const byOutline = line && { centreLine: line.value.total, total: line.value.total + more };
+  const total = Math.max(rule.total, byOutline?.total ?? 0) + hand;
   if (!(total > Math.abs(lateralLonger)))
     return fail(
       "impossible",
@@ -140,6 +191,7 @@ export function stockLength(question: StockQuestion): Result<Stock> {
   return ok({
     rule,
     ...(byOutline && { outline: byOutline }),
+    total,
     cutInches: upTo(total / MM_PER_INCH, 1 / 8),
     cutMm: upTo(total, 5),
     fromMark: { medial: (total - lateralLonger) / 2, lateral: (total + lateralLonger) / 2 },
