@@ -91,6 +91,7 @@ export default function Root({ loaderData }: Route.ComponentProps) {
     u: () => void save(unitToggle(settings)),
     "g t": () => void navigate("/"),
     "g h": () => void navigate("/horses"),
+    "g f": () => void navigate("/forge"),
     "g b": () => void navigate("/files"),
     "g c": () => void navigate("/cautions"),
     "g s": () => void navigate("/settings"),

@@ -7,6 +7,7 @@ export default [
     route("horses/new", "routes/horse-new.tsx"),
     route("horses/:horseId", "routes/horse.tsx"),
     route("horses/:horseId/edit", "routes/horse-edit.tsx"),
+    route("forge/:visitId?/:limb?", "routes/forge.tsx"),
     route("files", "routes/files.tsx"),
     route("cautions", "routes/cautions.tsx"),
     route("settings", "routes/settings.tsx"),

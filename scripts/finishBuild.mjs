@@ -9,7 +9,7 @@ const LARGEST_FILE = 8 * 1024 * 1024;
 
 const { count, size, warnings } = await generateSW({
   globDirectory: CLIENT,
-  globPatterns: ["**/*.{html,js,css,woff2,svg,webmanifest}"],
+  globPatterns: ["**/*.{html,js,css,woff2,svg,webmanifest,wasm}"],
   swDest: join(CLIENT, "offline.js"),
   mode: "production",
   inlineWorkboxRuntime: true,
@@ -26,7 +26,7 @@ console.log(`offline: ${count} files, ${(size / 1e6).toFixed(1)} MB`);
 
 for (const name of readdirSync(CLIENT, { recursive: true })) {
   const path = join(CLIENT, name.toString());
-  if (!/\.(js|css|html|svg|webmanifest)$/.test(path) || statSync(path).size < 1024) continue;
+  if (!/\.(js|css|html|svg|webmanifest|wasm)$/.test(path) || statSync(path).size < 1024) continue;
   const content = readFileSync(path);
   writeFileSync(`${path}.gz`, gzipSync(content, { level: 9 }));
   writeFileSync(

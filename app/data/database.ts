@@ -43,6 +43,7 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
     pictures: "id",
   },
   4: { shoes: "id, visitId, horseId", sizes: "id", nailSizes: "id" },
+  5: { forgings: "id", forged: "id", steel: "id" },
 };
 
 /**

@@ -42,8 +42,8 @@ export async function restoreBackup(backup: Backup): Promise<void> {
   session.tellOthers();
 }
 
-/** Hands a text to the user as a file. */
-export function download(name: string, type: string, text: string): void {
+/** Hands a text, or bytes, to the user as a file. */
+export function download(name: string, type: string, text: string | Uint8Array<ArrayBuffer>): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement("a");
   link.href = url;

@@ -37,6 +37,8 @@ export default function CommandFinder({ horses, onClose, onHelp }: FinderProps) 
       go("Today", "/"),
       go("Horses", "/horses"),
       go("Add a horse", "/horses/new", "Action"),
+      go("Forge: steel, marks, pattern, heats", "/forge"),
+      go("Cut list: bars and offcuts", "/forge?view=list"),
       go("Files: back up, restore, export", "/files"),
       go("Cautions", "/cautions"),
       go("Settings", "/settings"),

@@ -8,6 +8,7 @@ import "./frame.css";
 const ABOVE = [
   ["/", "Today"],
   ["/horses", "Horses"],
+  ["/forge", "Forge"],
 ] as const;
 const BELOW = [
   ["/files", "Files"],

@@ -8,6 +8,7 @@ const SHORTCUTS: [keys: string[], what: string][] = [
   [["Enter"], "Keep this number, go to the next"],
   [["g t"], "Today"],
   [["g h"], "Horses"],
+  [["g f"], "Forge"],
   [["g b"], "Files: back up"],
   [["g c"], "Cautions"],
   [["g s"], "Settings"],

@@ -1,11 +1,14 @@
 import type { Stage } from "../record/visit";
 
+/** Where a caution stands: a stage of a visit, or the forge. */
+type CautionPlace = Stage | "forge";
+
 /** A caution: short enough to be read aloud in ten seconds a line, and where in a visit it stands. */
 export interface Caution {
   id: string;
   title: string;
   lines: readonly string[];
-  stages: readonly Stage[];
+  stages: readonly CautionPlace[];
 }
 
 /** Plain, usual, no theatre. Source: common safety and welfare practice of the trade. */
@@ -80,7 +83,7 @@ export const CAUTIONS: readonly Caution[] = [
       "Hot fit: by tongs, briefly, smoke away from the face, the owner asked first, never on thin soles.",
       "Quench steam and grinder dust: keep the face away.",
     ],
-    stages: ["shoe"],
+    stages: ["shoe", "forge"],
   },
   {
     id: "chemicals",
@@ -102,5 +105,5 @@ export const CAUTIONS: readonly Caution[] = [
   },
 ];
 
-export const cautionsAt = (stage: Stage): Caution[] =>
+export const cautionsAt = (stage: CautionPlace): Caution[] =>
   CAUTIONS.filter((caution) => caution.stages.includes(stage));

@@ -40,19 +40,30 @@ export function stockOfFit(
   );
 }
 
+/** What to cut in the user's own unit, mm: the next eighth of an inch, or the next 5 mm. */
+export const cutIn = ({ cutInches, cutMm }: Stock, { unit }: Pick<Wording, "unit">): number =>
+  unit === "in" ? cutInches * MM_PER_INCH : cutMm;
+
 /** Both ways and why they differ, what to cut, and where the mark goes; with medial and lateral in it. */
-export function stockInWords(
-  { rule, outline, cutInches, cutMm, fromMark }: Stock,
-  wording: Wording,
-): string[] {
-  const lines = [
-    `By rule ${wording.length(rule.total)}${outline ? `, by outline ${wording.length(outline.total)}` : ""}: cut ${wording.unit === "in" ? wording.length(cutInches * MM_PER_INCH) : wording.length(cutMm)}.`,
-    `From the centre mark ${wording.length(fromMark.medial)} medial, ${wording.length(fromMark.lateral)} lateral.`,
-  ];
+export function stockInWords(stock: Stock, wording: Wording): string[] {
+  const { rule, outline, fromMark } = stock;
   const apart = outline ? outline.total - rule.total : 0;
-  if (Math.abs(apart) > APART_MM)
-    lines.push(
-      `The two lie ${wording.length(Math.abs(apart))} apart: ${apart > 0 ? "a large foot in a narrow web takes more for its bend than the rule allows, or the length was measured short" : "a small foot in a wide web takes less for its bend than the rule allows, or the width was measured wide"}.`,
-    );
-  return lines.map(wording.inOwnWords);
+  return [
+    `By rule ${wording.length(rule.total)}${outline ? `, by outline ${wording.length(outline.total)}` : ""}: cut ${wording.length(cutIn(stock, wording))}.`,
+    `From the centre mark ${wording.length(fromMark.medial)} medial, ${wording.length(fromMark.lateral)} lateral.`,
+    ...(Math.abs(apart) > APART_MM ? [differenceInWords(stock, wording)] : []),
+  ].map(wording.inOwnWords);
+}
+
+/** How far the two ways lie apart, why, and what to look at where that is much. */
+export function differenceInWords({ rule, outline }: Stock, wording: Wording): string {
+  if (!outline) return "";
+  const apart = outline.total - rule.total;
+  const by = wording.length(Math.abs(apart));
+  if (Math.abs(apart) < 1) return "The two ways agree.";
+  if (Math.abs(apart) <= APART_MM)
+    return apart > 0
+      ? `The outline wants ${by} more: the bend of a larger foot takes more than the table allows.`
+      : `The rule wants ${by} more: a wide web covers the ground of a small foot sooner than the table allows.`;
+  return `The two lie ${by} apart: ${apart > 0 ? "a large foot in a narrow web takes more for its bend than the rule allows, or the length was measured short" : "a small foot in a wide web takes less for its bend than the rule allows, or the width was measured wide"}.`;
 }

@@ -47,6 +47,10 @@ export interface Bar {
   upsetGain: number;
 }
 
+/** A bar of `length` mm from its centre mark: what rounding up has added goes to both branches alike. */
+export const markOf = ({ fromMark, total }: Stock, length: number): Record<Side, number> =>
+  eachSide((side) => fromMark[side] + (length - total) / 2);
+
 /** A crease runs this far past its first and last nail, mm. Assumption. */
 const PAST_NAIL_MM = 8;
 const CLIP_FROM_QUARTER_MM = 4;
@@ -91,8 +95,7 @@ export function barMarks(fit: Fit, stock: Stock, allowances: Allowances, length:
     return s + (allowances.bump / 2) * Math.min(1, s / bent) - stretch * stretched;
   };
   const barsAcross = fit.across / 2;
-  // The mark splits what is cut as it splits what was worked out: rounding up adds the same to both branches.
-  const centre = stock.fromMark.medial + (length - stock.total) / 2;
+  const centre = markOf(stock, length).medial;
   const sign = (side: Side) => (side === "lateral" ? 1 : -1);
   const mark = (side: Side | undefined, kind: MarkKind, s: number, more: Partial<BarMark> = {}): BarMark => {
     const way = side ?? "lateral";

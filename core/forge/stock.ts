@@ -59,6 +59,8 @@ export interface Stock {
     total: number;
   };
   outline?: { centreLine: number; total: number };
+  /** What both ways share, mm: swallowed by the bump, gained by creasing, extras, and what the own hand takes. */
+  shared: { bump: number; stretch: number; extras: number; hand: number };
   /** The longer of the totals there are and what the own hand takes, mm. */
   total: number;
   /** That total, up to the next eighth of an inch (inches) and the next 5 mm (mm). */
@@ -174,7 +176,8 @@ export function stockLength(
       section.width,
     );
   const sum = width + length;
-  const more = bump + extras - creased * allowances.stretch;
+  const stretch = creased * allowances.stretch;
+  const more = bump + extras - stretch;
   const allowance = toeAllowance(sum, section.width, allowances);
   const rule = { sum, toeAllowance: allowance, total: sum + allowance + more };
   const line = outline && centreLineOf(outline, section.width);
@@ -191,6 +194,7 @@ export function stockLength(
   return ok({
     rule,
     ...(byOutline && { outline: byOutline }),
+    shared: { bump, stretch, extras, hand },
     total,
     cutInches: upTo(total / MM_PER_INCH, 1 / 8),
     cutMm: upTo(total, 5),

@@ -63,6 +63,21 @@ describe("migrations", () => {
         lenses: { frontBack: "even-halves", bare: "live-sole", side: "even-sole" },
       },
     },
+    {
+      to: 5,
+      table: "settings",
+      before: { id: "settings", unit: "mm" },
+      after: {
+        id: "settings",
+        unit: "mm",
+        forge: {
+          allowances: { toe: [38.1, 44.45, 50.8], wideLess: 6.35, bump: 12.7, stretch: 6.35 },
+          barLength: 3000,
+          kerf: 2,
+          leastOffcut: 150,
+        },
+      },
+    },
   ];
 
   test("gate: every shipped step has a literal row before and after, in order without gaps", () => {

@@ -41,6 +41,21 @@ export const MIGRATIONS: readonly Migration[] = [
     to: 4,
     tables: {},
   },
+  {
+    // The forge: what lies on the anvil, what came off it, and steel; settings gain how steel is cut.
+    to: 5,
+    tables: {
+      settings: (row) => ({
+        forge: {
+          allowances: { toe: [38.1, 44.45, 50.8], wideLess: 6.35, bump: 12.7, stretch: 6.35 },
+          barLength: 3000,
+          kerf: 2,
+          leastOffcut: 150,
+        },
+        ...row,
+      }),
+    },
+  },
 ];
 
 /** The version of the records that this build reads and writes. */

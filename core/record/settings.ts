@@ -2,11 +2,42 @@ import { z } from "zod";
 import { DEFAULT_LENSES, FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
 import { HORSE_USES } from "../constants/due";
 import { TRIM_MARGIN_MM } from "../constants/trim";
+import { TRADE_ALLOWANCES } from "../forge/stock";
 
 const marginField = z
   .number()
   .min(0, { error: "No less than 0 mm." })
   .max(10, { error: "No more than 10 mm." });
+
+const allowanceField = z
+  .number()
+  .min(0, { error: "No less than nothing." })
+  .max(120, { error: "No more than 120 mm." });
+
+/** How this user cuts steel, mm. */
+const forgeSettingsSchema = z.strictObject({
+  allowances: z.strictObject({
+    toe: z.tuple([allowanceField, allowanceField, allowanceField]),
+    wideLess: allowanceField,
+    bump: allowanceField,
+    stretch: allowanceField,
+  }),
+  barLength: z
+    .number()
+    .min(300, { error: "A bar is at least 300 mm long." })
+    .max(12_000, { error: "No bar is longer than 12 m." }),
+  kerf: z.number().min(0, { error: "0 for a shear." }).max(15, { error: "No blade takes more than 15 mm." }),
+  /** Offcuts shorter than this are scrap. */
+  leastOffcut: z.number().min(0).max(2000),
+});
+export type ForgeSettings = z.infer<typeof forgeSettingsSchema>;
+
+export const DEFAULT_FORGE: ForgeSettings = {
+  allowances: { ...TRADE_ALLOWANCES, toe: [...TRADE_ALLOWANCES.toe] },
+  barLength: 3000,
+  kerf: 2,
+  leastOffcut: 150,
+};
 
 /** How this user reads, and the limits that are theirs to set. One row. */
 export const settingsSchema = z.strictObject({
@@ -49,6 +80,7 @@ export const settingsSchema = z.strictObject({
         .refine(([drifting, act]) => drifting <= act, { error: "Drifting must begin before act does." }),
     )
     .default({}),
+  forge: forgeSettingsSchema.default(DEFAULT_FORGE),
   /** Cautions that were read, by where they stand and what they were about. */
   cautionsRead: z.array(z.string().max(120)).default([]),
 });

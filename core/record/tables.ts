@@ -1,4 +1,5 @@
 import type { z } from "zod";
+import { forgedSchema, forgingSchema, steelSchema } from "./forge";
 import { horseSchema } from "./horse";
 import { lookSchema } from "./look";
 import { photoSchema, pictureSchema } from "./photo";
@@ -24,6 +25,9 @@ export const TABLES = {
   photos: photoSchema,
   sizes: sizeSchema,
   nailSizes: nailSizeSchema,
+  forgings: forgingSchema,
+  forged: forgedSchema,
+  steel: steelSchema,
   settings: settingsSchema,
 } as const;
 
@@ -46,6 +50,9 @@ export const noRecords = (): Records => ({
   photos: [],
   sizes: [],
   nailSizes: [],
+  forgings: [],
+  forged: [],
+  steel: [],
   settings: [],
 });
 

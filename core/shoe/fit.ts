@@ -167,7 +167,8 @@ function endedAt(branch: readonly SolarPoint[], y: number): SolarPoint[] {
   if (!a || !b) return [...branch];
   const next = branch[kept.length];
   const lean = next && b[1] !== next[1] ? (next[0] - b[0]) / (b[1] - next[1]) : (b[0] - a[0]) / (a[1] - b[1]);
-  const held = Math.max(-HEEL_LEAN, Math.min(HEEL_LEAN, lean));
+  // Cut off, a branch keeps its own way; carried on, it turns in no further than this.
+  const held = next ? lean : Math.max(-HEEL_LEAN, Math.min(HEEL_LEAN, lean));
   return [...kept, [b[0] + held * (b[1] - y), y]];
 }
 

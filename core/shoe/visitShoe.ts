@@ -108,7 +108,7 @@ export function shoeFactsOf(
 const cutsTaken = ({ trim }: VisitFoot) =>
   trim && Object.keys(trim.cuts).length > 0 ? trim.cuts : trim?.plan?.agreed ? trim.plan.cuts : {};
 
-type Place = { visit: Visit; horse: Horse; feet: Record<Limb, VisitFoot>; limb: Limb };
+export type Place = { visit: Visit; horse: Horse; feet: Record<Limb, VisitFoot>; limb: Limb };
 
 /** The foot as it was surveyed after its trim; undefined where its sole was not. */
 function measuredAgain(
@@ -230,3 +230,11 @@ export const openChecks = (checks: readonly ShoeCheck[], kept: ShoeRecord["kept"
   checks.filter(({ ok, impossible, id }) => !ok && (impossible || !kept[id]?.trim()));
 
 export const NO_CHOICE: ShoeChoice = noShoe();
+
+/** The shoe of a foot as it stands: what was chosen for it and how it is set, or the last or advised one as it comes. */
+export function standingBench(place: Place, settings: Settings, wording: Wording): ShoeBench {
+  const foot = place.feet[place.limb];
+  const shoe = visitShoe(place, settings, wording);
+  const spec = standingSpec(shoe, foot, place.horse.massKg);
+  return fitChoice(shoe, foot.shoe ?? NO_CHOICE, spec, wording);
+}

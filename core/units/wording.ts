@@ -29,6 +29,13 @@ function formatCut(mm: number, { unit, fraction }: WordingStyle): string {
   return `${half % 1 === 0 ? half : half.toFixed(1)} mm`;
 }
 
+/** A length as it stands in a field: without its unit. */
+export const lengthInField = (
+  mm: number,
+  { unit, fraction }: Pick<Wording, "unit" | "fraction">,
+  decimals = 0,
+): string => formatLength(mm, unit, fraction, decimals).replace(/ (mm|in)$/, "");
+
 /** A text as a sentence or a label begins. */
 export const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -24,7 +24,10 @@ export function CautionsView() {
               <p key={line}>{line}</p>
             ))}
             {stages.length > 0 && (
-              <p className="quiet">Shown at: {stages.map((stage) => STAGE_NAMES[stage]).join(", ")}</p>
+              <p className="quiet">
+                Shown at:{" "}
+                {stages.map((stage) => (stage === "forge" ? "Forge" : STAGE_NAMES[stage])).join(", ")}
+              </p>
             )}
           </section>
         ))}

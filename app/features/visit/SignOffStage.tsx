@@ -13,7 +13,7 @@ import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import type { CutName } from "~core/record/trim";
 import { specInWords } from "~core/shoe/specification";
 import { NoteField } from "./NoteField";
-import { lengthInField } from "./bench/measureText";
+import { lengthInField } from "~core/units/wording";
 import type { StageContext } from "./stageContext";
 import { Unfinished } from "./Unfinished";
 

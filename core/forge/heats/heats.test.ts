@@ -198,7 +198,7 @@ describe("a plan that was moved by hand", () => {
   test("in words that name both operations, in the user's own terms", () => {
     const said = troubleInWords({ kind: "before", op: "turn-medial", needs: "bend" }, ops, wording);
     expect(said).toBe(
-      "“Turn the quarter, inside, over the horn” comes before “Bend the toe about the centre mark, up to both toe marks”, which it needs.",
+      "“Turn the inside quarter over the horn” comes before “Bend the toe about the centre mark, up to both toe marks”, which it needs.",
     );
   });
 });

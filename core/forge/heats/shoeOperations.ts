@@ -99,7 +99,7 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
     if (spec.extraSide === side)
       hot(
         `widen-${side}`,
-        `Draw the web wider, ${side}, from its quarter mark back`,
+        `Draw the web of the ${side} branch wider, from its quarter mark back`,
         side,
         FORGING,
         ["mark"],
@@ -108,15 +108,15 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
         },
       );
     if (spec.traction === "heel blocks" && !bar)
-      hot(`block-${side}`, `Turn down the heel block, ${side}`, side, FORGING, ["mark"], {
+      hot(`block-${side}`, `Turn down the heel block of the ${side} branch`, side, FORGING, ["mark"], {
         check: "both blocks of one height",
       });
     if (bar && !light)
-      hot(`scarf-${side}`, `Scarf the end, ${side}`, side, FORGING, ["mark"], {
+      hot(`scarf-${side}`, `Scarf the end of the ${side} branch`, side, FORGING, ["mark"], {
         check: "thin edge, no crack",
       });
     else
-      hot(`heel-${side}`, `Shape the heel, ${side}, while its branch is straight`, side, SHAPING, ["mark"], {
+      hot(`heel-${side}`, `Shape the ${side} heel while its branch is straight`, side, SHAPING, ["mark"], {
         cools: cools("light"),
         check: spec.heels === "safe inner edge" ? "inner edge rounded" : "ends square",
       });
@@ -125,13 +125,16 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
     ops.filter(({ id }) => /^(heel|scarf|block|widen)-/.test(id) && id.endsWith(side)).map(({ id }) => id);
   if (creased)
     pair((side) => {
-      hot(`crease-${side}`, `Crease ${side} to about half the depth, from the toe mark back`, side, FORGING, [
-        "upset",
-        ...ops.filter(({ id }) => id === `widen-${side}`).map(({ id }) => id),
-      ]);
+      hot(
+        `crease-${side}`,
+        `Crease the ${side} branch to about half the depth, from the toe mark back`,
+        side,
+        FORGING,
+        ["upset", ...ops.filter(({ id }) => id === `widen-${side}`).map(({ id }) => id)],
+      );
       hot(
         `level-${side}`,
-        `Dress the edge of ${side} level where the crease has spread it`,
+        `Dress the edge of the ${side} branch level where the crease has spread it`,
         side,
         DRESSING,
         [`crease-${side}`],
@@ -160,7 +163,7 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
   pair((side) =>
     hot(
       `turn-${side}`,
-      `Turn the quarter, ${side}, over the horn`,
+      `Turn the ${side} quarter over the horn`,
       side,
       SHAPING,
       ["bend", ...heelDone(side)],
@@ -173,7 +176,7 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
     pair((side) =>
       hot(
         `deepen-${side}`,
-        `Crease ${side} to seven eighths of the depth, up to the toe’s`,
+        `Crease the ${side} branch to seven eighths of the depth, up to the toe’s`,
         side,
         FORGING,
         ["bend", `crease-${side}`],
@@ -183,7 +186,7 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
     pair((side) =>
       hot(
         `true-${side}`,
-        `Dress ${side} level again, and the outline back to the pattern`,
+        `Dress the ${side} branch level again, and the outline back to the pattern`,
         side,
         DRESSING,
         [`deepen-${side}`, `turn-${side}`],
@@ -195,16 +198,23 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
   pair((side) => {
     hot(
       `stamp-${side}`,
-      `Stamp the nails, ${side}, at their marks`,
+      `Stamp the ${side} nails at their marks`,
       side,
       STAMPING,
       [...(creased ? both("deepen") : []), ...(creased ? [`true-${side}`] : [`turn-${side}`]), ...closed],
       { check: "coarse and fine as marked, leaning as the wall leans" },
     );
-    hot(`pierce-${side}`, `Pierce them on the cooling steel, ${side}`, side, PIERCING, [`stamp-${side}`], {
-      cools: cools("light"),
-      check: "a nail of the pattern goes to its head",
-    });
+    hot(
+      `pierce-${side}`,
+      `Pierce the ${side} holes on the cooling steel`,
+      side,
+      PIERCING,
+      [`stamp-${side}`],
+      {
+        cools: cools("light"),
+        check: "a nail of the pattern goes to its head",
+      },
+    );
   });
   finishes(both("pierce"));
   return ops;
@@ -212,9 +222,16 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
   /** The heels closed by a weld, and the plate of a heart bar; ends with what everything after it waits for. */
   function weld(): string[] {
     pair((side) =>
-      hot(`in-${side}`, `Bring the end of ${side} in across the heels`, side, SHAPING, [`turn-${side}`], {
-        check: "scarfs lie on each other without a gap",
-      }),
+      hot(
+        `in-${side}`,
+        `Bring the end of the ${side} branch in across the heels`,
+        side,
+        SHAPING,
+        [`turn-${side}`],
+        {
+          check: "scarfs lie on each other without a gap",
+        },
+      ),
     );
     hot(
       "weld",
@@ -309,7 +326,7 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
         const id = `clip-${place}`;
         hot(
           id,
-          `Draw the clip from its base, ${place}, the shoe above the anvil’s edge`,
+          `Draw the ${place} clip from its base, the shoe above the anvil’s edge`,
           place,
           CLIPPING,
           [...last],
@@ -317,7 +334,7 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
             check: "the shoe a hair narrow: a clip opens it",
           },
         );
-        hot(`set-${id}`, `Set the clip upright, ${place}, in several light blows`, place, SHAPING, [id], {
+        hot(`set-${id}`, `Set the ${place} clip upright in several light blows`, place, SHAPING, [id], {
           cools: cools("light"),
           check: "low and broad, along the wall",
         });

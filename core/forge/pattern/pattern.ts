@@ -1,6 +1,12 @@
-import { directionAlong, offsetPolyline, pointAlong, lengthDownTo } from "../../geometry/polyline";
+import {
+  directionAlong,
+  interpolate,
+  offsetPolyline,
+  pointAlong,
+  lengthDownTo,
+} from "../../geometry/polyline";
 import type { SolarPoint } from "../../geometry/vector";
-import { SIDES } from "../../foot/limb";
+import { SIDES, type Side } from "../../foot/limb";
 import { signOf } from "../../foot/parametric/parameters";
 import type { Fit } from "../../shoe/fit";
 import { roundTheToe, widestYOf } from "../../shoe/outline";
@@ -52,9 +58,8 @@ export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
   ];
   if (spec.crease === "creased")
     for (const side of SIDES) {
-      const nails = fit.nails[side].map(({ x, y }): SolarPoint => [x, y]);
-      if (nails.length < 2) continue;
-      const way = prolonged(nails, 8);
+      const way = creaseOf(fit, side);
+      if (way.length < 2) continue;
       for (const by of [CREASE_MM / 2, -CREASE_MM / 2])
         lines.push({
           layer: "CREASE",
@@ -138,15 +143,28 @@ export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
   };
 }
 
-/** A line carried on at both ends by so many mm. */
-function prolonged(points: readonly SolarPoint[], by: number): SolarPoint[] {
-  const on = (from: SolarPoint, to: SolarPoint): SolarPoint => {
-    const size = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
-    return [to[0] + ((to[0] - from[0]) / size) * by, to[1] + ((to[1] - from[1]) / size) * by];
-  };
-  const [a, b] = [points[0], points[1]] as [SolarPoint, SolarPoint];
-  const [y, z] = [points.at(-2), points.at(-1)] as [SolarPoint, SolarPoint];
-  return [on(b, a), ...points, on(y, z)];
+/** Past the first and the last nail, and how close its points lie, mm. */
+const PAST_NAIL_MM = 8;
+const STEP_MM = 4;
+
+/** The middle of the crease: along the outer edge, as far in as the nails stand. */
+function creaseOf(fit: Fit, side: Side): SolarPoint[] {
+  const nails = fit.nails[side];
+  const [first, last] = [nails[0], nails.at(-1)];
+  if (!first || !last || nails.length < 2) return [];
+  const [from, to] = [Math.max(0, first.s - PAST_NAIL_MM), last.s + PAST_NAIL_MM];
+  const steps = Math.max(2, Math.ceil((to - from) / STEP_MM));
+  return Array.from({ length: steps + 1 }, (_, index): SolarPoint => {
+    const s = from + ((to - from) * index) / steps;
+    const { at } = pointAlong(fit.outer[side], s);
+    const [dx, dy] = directionAlong(fit.outer[side], s, 5);
+    const inwards: SolarPoint = side === "lateral" ? [dy, -dx] : [-dy, dx];
+    const inset = interpolate(
+      nails.map((nail) => [nail.s, nail.inset] as const),
+      s,
+    );
+    return [at[0] + inwards[0] * inset, at[1] + inwards[1] * inset];
+  });
 }
 
 function box(at: SolarPoint, along: readonly [number, number], long: number, wide: number): SolarPoint[] {

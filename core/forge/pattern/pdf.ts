@@ -57,7 +57,7 @@ function printable(text: string, font: PDFFont): string {
  * The pattern as a PDF at true size on sheets of one kind, tiled with a lap and crosses to join them by where it is
  * larger than one; on each sheet a check ruler, the label, and the order to print without fitting to the page.
  */
-export async function patternPdf(pattern: Pattern, sheet: Sheet): Promise<Uint8Array> {
+export async function patternPdf(pattern: Pattern, sheet: Sheet): Promise<Uint8Array<ArrayBuffer>> {
   const document = await PDFDocument.create();
   document.setTitle(pattern.label[0] ?? "Pattern");
   document.setCreator("Plumbline");
@@ -73,7 +73,7 @@ export async function patternPdf(pattern: Pattern, sheet: Sheet): Promise<Uint8A
         rows,
         font,
       });
-  return document.save();
+  return new Uint8Array(await document.save());
 }
 
 interface SheetPlace extends Tiles {

@@ -2,7 +2,7 @@ import { useWording } from "~app/ui/useWording";
 import { isOptional, MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "~core/foot/survey/marks";
 import type { SoleRecord } from "~core/record/reading";
 import type { Issue } from "~core/result";
-import { lengthInField } from "./measureText";
+import { lengthInField } from "~core/units/wording";
 
 interface MarksEntryProps {
   sole: SoleRecord;

@@ -17,7 +17,7 @@ import type { Moment } from "~core/record/reading";
 import { fail, ok } from "~core/result";
 import { parseLength } from "~core/units/length";
 import type { StageContext } from "../stageContext";
-import { lengthInField } from "./measureText";
+import { lengthInField } from "~core/units/wording";
 
 const COLUMNS = Object.keys(WALL_MEASURES) as WallMeasure[];
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { wordingFor } from "~core/units/wording";
-import { lengthInField, readMeasured, showMeasured } from "./measureText";
+import { lengthInField } from "~core/units/wording";
+import { readMeasured, showMeasured } from "./measureText";
 
 const style = { fraction: 16, leftRight: "left-right", side: "inside-outside" } as const;
 const mm = wordingFor({ ...style, unit: "mm" });

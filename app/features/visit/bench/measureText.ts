@@ -2,12 +2,8 @@ import { checkMeasure, MEASURE_FACTS, type Measure, type Measured, type Source }
 import { isInstrumentLine, readInstrumentLine } from "~core/instrument/line";
 import { fail, ok, type Result } from "~core/result";
 import { parseAngle } from "~core/units/angle";
-import { formatLength, parseLength } from "~core/units/length";
-import type { Wording } from "~core/units/wording";
-
-/** A length as it stands in a field: without its unit. */
-export const lengthInField = (mm: number, wording: Wording, decimals = 0): string =>
-  formatLength(mm, wording.unit, wording.fraction, decimals).replace(/ (mm|in)$/, "");
+import { parseLength } from "~core/units/length";
+import { lengthInField, type Wording } from "~core/units/wording";
 
 /** A measure as it stands in its field: the number alone, in the user's unit. */
 export function showMeasured(measure: Measure, value: number, wording: Wording): string {

@@ -12,7 +12,7 @@ import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
-import { lengthInField } from "./measureText";
+import { lengthInField } from "~core/units/wording";
 import { usePad } from "./usePad";
 
 /** A typed length, or the line of a calliper that types by itself. */

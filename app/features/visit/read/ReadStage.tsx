@@ -21,7 +21,7 @@ import {
 import type { Edit } from "~core/record/edit";
 import { isShod } from "~core/record/horse";
 import { footEdit, footPlace } from "~core/record/footRecords";
-import { CautionNote } from "../CautionNote";
+import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "../NoteField";
 import { Onward } from "../Onward";
 import type { StageContext } from "../stageContext";

@@ -6,7 +6,7 @@ import { compoundMl, workingMinutes } from "~core/shoe/packing";
 import type { ShoeRecord } from "~core/record/shoe";
 import { sentenceCase } from "~core/units/wording";
 import { fail, ok, type Result } from "~core/result";
-import { TypedField } from "../shoe/TypedField";
+import { TypedField } from "~app/ui/TypedField";
 import type { StageContext } from "../stageContext";
 import type { Shoeing } from "../shoe/useShoe";
 import { PACKING_TICKS, Ticks } from "./SetSteps";

@@ -7,7 +7,7 @@ import { cautionsAt } from "~core/caution/cautions";
 import { footOrder } from "~core/foot/order";
 import { sentenceCase } from "~core/units/wording";
 import { specInWords } from "~core/shoe/specification";
-import { CautionNote } from "../CautionNote";
+import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "../NoteField";
 import { ShoeOverlay } from "../shoe/ShoeOverlay";
 import { useShoe } from "../shoe/useShoe";

@@ -12,7 +12,7 @@ import { LEAST_ROLL_MM } from "~core/shoe/fit";
 import { ok, fail, type Result } from "~core/result";
 import { parseAngle } from "~core/units/angle";
 import { sentenceCase } from "~core/units/wording";
-import { TypedField } from "./TypedField";
+import { TypedField } from "~app/ui/TypedField";
 import type { ShoeViewProps } from "./shoeView";
 
 /** The four lenses of breakover on one scale, the one that is chosen, and which way the foot leaves. */

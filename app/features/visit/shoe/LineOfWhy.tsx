@@ -1,6 +1,6 @@
 import { useId } from "react";
 import { ok } from "~core/result";
-import { useTyped } from "./useTyped";
+import { useTyped } from "~app/ui/useTyped";
 
 interface LineOfWhyProps {
   label: string;

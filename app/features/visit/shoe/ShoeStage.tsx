@@ -1,10 +1,10 @@
 import { Segmented } from "antd";
 import { useState } from "react";
 import { cautionsAt } from "~core/caution/cautions";
-import { CautionNote } from "../CautionNote";
+import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "../NoteField";
 import type { StageContext } from "../stageContext";
-import { useView } from "../useView";
+import { useView } from "~app/ui/useView";
 import { Choose } from "./Choose";
 import { FitBench } from "./FitBench";
 import { ReadyMade } from "./ReadyMade";

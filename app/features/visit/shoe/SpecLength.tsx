@@ -4,7 +4,7 @@ import type { SpecField } from "~core/shoe/specification";
 import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
 import { cutInField } from "../trim/useTypedCuts";
-import { TypedField } from "./TypedField";
+import { TypedField } from "~app/ui/TypedField";
 
 interface SpecLengthProps {
   label: string;

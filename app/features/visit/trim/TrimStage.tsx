@@ -1,9 +1,9 @@
 import { Segmented } from "antd";
 import { useNarrow } from "~app/ui/useNarrow";
 import { cautionsAt } from "~core/caution/cautions";
-import { CautionNote } from "../CautionNote";
+import { CautionNote } from "~app/ui/CautionNote";
 import type { StageContext } from "../stageContext";
-import { useView } from "../useView";
+import { useView } from "~app/ui/useView";
 import { CutSheet } from "./CutSheet";
 import { MonthsAhead } from "./MonthsAhead";
 import { PairAndHorse } from "./PairAndHorse";

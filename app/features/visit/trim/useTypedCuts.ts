@@ -7,7 +7,7 @@ import { ok, type Issue, type Result } from "~core/result";
 import { checkCut } from "~core/trim/checkCut";
 import { parseLength } from "~core/units/length";
 import type { Wording } from "~core/units/wording";
-import { lengthInField } from "../bench/measureText";
+import { lengthInField } from "~core/units/wording";
 import type { Bench } from "./useBench";
 
 /** A cut as it stands in a field: without its unit, to the half millimetre or the thirty-second. */

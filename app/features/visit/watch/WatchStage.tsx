@@ -21,7 +21,7 @@ import { wearAgreement } from "~core/foot/wear";
 import { sameValue } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment } from "~core/record/reading";
-import { CautionNote } from "../CautionNote";
+import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "../NoteField";
 import { Onward } from "../Onward";
 import type { StageContext } from "../stageContext";

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
+import { draftAt, dropDraft, keepDraft } from "../data/drafts";
 import type { Issue, Result } from "~core/result";
 
 export interface Typed<T> {

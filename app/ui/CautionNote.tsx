@@ -1,6 +1,7 @@
-import { useSettings } from "~app/ui/useWording";
-import { useEdits } from "~app/ui/useEdits";
+import { useSettings } from "./useWording";
+import { useEdits } from "./useEdits";
 import type { Caution } from "~core/caution/cautions";
+import "./caution.css";
 
 interface CautionNoteProps {
   caution: Caution;

@@ -1,0 +1,133 @@
+import { TypedField } from "~app/ui/TypedField";
+import { lengthInField } from "~core/units/wording";
+import { useWording } from "~app/ui/useWording";
+import { twoMeasuresSchema, type TwoMeasuresRecord } from "~core/record/forge";
+import { specificationSchema } from "~core/record/shoe";
+import { fail, type Result } from "~core/result";
+import {
+  CLIPS,
+  CREASES,
+  MATERIALS,
+  PROFILES,
+  SHOE_TYPES,
+  TOES,
+  TRACTIONS,
+  type Specification,
+} from "~core/shoe/specification";
+import { parseLength } from "~core/units/length";
+import { sentenceCase } from "~core/units/wording";
+import type { ForgeContext } from "./forgeContext";
+
+const CHOICES: [field: keyof Specification, label: string, options: readonly string[]][] = [
+  ["type", "Shoe", SHOE_TYPES.filter((type) => type !== "bare")],
+  ["crease", "Nail holes", CREASES],
+  ["profile", "Section", PROFILES],
+  ["toe", "Toe", TOES],
+  ["clips", "Clips", CLIPS],
+  ["traction", "Grip", TRACTIONS],
+  ["material", "Metal", MATERIALS],
+];
+
+/** The two measures, the section, and what kind of shoe: all that a shoe without a horse is asked for. */
+export function AnvilFields({ anvil, steelOf }: ForgeContext) {
+  const wording = useWording();
+  const measures = anvil.forging.measures as TwoMeasuresRecord;
+  const { spec } = measures;
+  const tooWide = steelOf.stock.ok ? undefined : steelOf.stock.issues[0];
+  const length = (
+    label: string,
+    path: readonly string[],
+    value: number,
+    check: (mm: number) => { success: boolean; error?: { issues: { message: string }[] } },
+  ) => (
+    <TypedField
+      label={label}
+      unit={wording.unit}
+      draftKey={`forge/${path.join("/")}`}
+      value={value}
+      show={(mm) => lengthInField(mm, { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1)}
+      read={(text): Result<number> => {
+        const read = parseLength(text, wording.unit);
+        if (!read.ok) return read;
+        const checked = check(read.value);
+        return checked.success
+          ? read
+          : fail("out-of-range", label, checked.error?.issues[0]?.message ?? "This length is not read.");
+      }}
+      onKeep={(mm, draft) => void anvil.keep(path, mm, label.toLowerCase(), [draft])}
+    />
+  );
+  return (
+    <section className="anvil-fields" aria-label="The shoe">
+      <div className="anvil-two">
+        {length("Width", ["measures", "width"], measures.width, (mm) =>
+          twoMeasuresSchema.shape.width.safeParse(mm),
+        )}
+        {length("Length", ["measures", "length"], measures.length, (mm) =>
+          twoMeasuresSchema.shape.length.safeParse(mm),
+        )}
+        {length("Web", ["measures", "spec", "width"], spec.width, (mm) =>
+          specificationSchema.shape.width.safeParse(mm),
+        )}
+        {length("Thickness", ["measures", "spec", "thickness"], spec.thickness, (mm) =>
+          specificationSchema.shape.thickness.safeParse(mm),
+        )}
+      </div>
+      {tooWide && (
+        <p className="ember" role="alert">
+          {tooWide.message}
+        </p>
+      )}
+      <p className="quiet">Of the shoe where it is to be: across its widest, toe to heels.</p>
+      <div className="anvil-kind">
+        <label className="spec-field">
+          <span>For</span>
+          <select
+            value={measures.end}
+            onChange={(event) => void anvil.keep(["measures", "end"], event.target.value, "front or hind")}
+          >
+            <option value="fore">A front foot</option>
+            <option value="hind">A hind foot</option>
+          </select>
+        </label>
+        {CHOICES.map(([field, label, options]) => (
+          <label key={field} className="spec-field">
+            <span>{label}</span>
+            <select
+              value={String(spec[field])}
+              onChange={(event) =>
+                void anvil.keep(["measures", "spec", field], event.target.value, label.toLowerCase())
+              }
+            >
+              {options.map((option) => (
+                <option key={option} value={option}>
+                  {sentenceCase(option)}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+        <label className="spec-field">
+          <span>Nails a side</span>
+          <select
+            value={spec.nailsLateral}
+            onChange={(event) => {
+              const nails = Number(event.target.value);
+              void anvil.keep(
+                ["measures", "spec"],
+                { ...spec, nailsMedial: nails, nailsLateral: nails },
+                "nails",
+              );
+            }}
+          >
+            {[2, 3, 4, 5].map((nails) => (
+              <option key={nails} value={nails}>
+                {nails}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+    </section>
+  );
+}

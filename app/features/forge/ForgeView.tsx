@@ -1,0 +1,96 @@
+import { Segmented } from "antd";
+import { useMemo } from "react";
+import { Link } from "react-router";
+import type { ForgeRecords } from "~app/data/forge";
+import { Fractions } from "~app/ui/Fractions";
+import { useSettings, useWording } from "~app/ui/useWording";
+import { useView } from "~app/ui/useView";
+import { jobByMeasures, jobOfFoot, jobSteel } from "~core/forge/job";
+import { firstForging, forgingId } from "~core/record/forge";
+import { specInWords } from "~core/shoe/specification";
+import { CutListView } from "./CutListView";
+import { FORGE_VIEWS, type ForgeContext, type ForgeViewName } from "./forgeContext";
+import { HandView } from "./HandView";
+import { HeatsView } from "./HeatsView";
+import { MarksView } from "./MarksView";
+import { PatternView } from "./PatternView";
+import { SteelView } from "./SteelView";
+import { TablesView } from "./TablesView";
+import { useForging } from "./useForging";
+import "./forge.css";
+
+/** From the shoe on the drawing to the bar on the anvil: of a foot in the records, or by two measures. */
+export function ForgeView(props: ForgeRecords & { today: string }) {
+  const { foot, log } = props;
+  const wording = useWording();
+  const settings = useSettings();
+  const { view, show } = useView<ForgeViewName>(FORGE_VIEWS, "steel");
+  const blank = useMemo(
+    () => (foot ? { id: forgingId(foot.visit.id, foot.limb), from: "bar" as const } : firstForging()),
+    [foot],
+  );
+  const anvil = useForging(props.forging, blank);
+  const { measures } = anvil.forging;
+  /* eslint-disable react-hooks/exhaustive-deps -- wording is the same while its unit, fraction and sides are */
+  const job = useMemo(
+    () =>
+      foot
+        ? jobOfFoot({ ...foot, horse: foot.file.horse }, settings, wording)
+        : jobByMeasures(measures ?? firstForging().measures!),
+    [foot, measures, settings],
+  );
+  const steelOf = useMemo(() => jobSteel(job, settings, log, wording), [job, settings, log]);
+  /* eslint-enable react-hooks/exhaustive-deps */
+  const context: ForgeContext = { ...props, job, steelOf, anvil, show };
+  const bare = job.spec.type === "bare";
+  return (
+    <div className="page forge">
+      <header className="page-head forge-head">
+        <div>
+          <h1>Forge</h1>
+          <p className="quiet">
+            {job.name}
+            {!bare && (
+              <>
+                : <Fractions text={specInWords(job.spec, wording)} />
+              </>
+            )}
+          </p>
+        </div>
+        {foot && (
+          <p className="forge-ways">
+            <Link className="link" to={`/visits/${foot.visit.id}/shoe?foot=${foot.limb}&view=fit`}>
+              Back to its fit
+            </Link>
+            <Link className="link" to="/forge">
+              Another shoe, by two measures
+            </Link>
+          </p>
+        )}
+      </header>
+      <Segmented
+        className="way-tabs"
+        aria-label="Forge"
+        options={Object.entries(FORGE_VIEWS).map(([value, label]) => ({
+          value: value as keyof typeof FORGE_VIEWS,
+          label,
+        }))}
+        value={view}
+        onChange={show}
+      />
+      {bare && view !== "list" && view !== "tables" && view !== "hand" ? (
+        <p className="forge-bare">This foot goes bare: there is nothing to forge for it.</p>
+      ) : (
+        <>
+          {view === "steel" && <SteelView {...context} />}
+          {view === "marks" && <MarksView {...context} />}
+          {view === "pattern" && <PatternView {...context} />}
+          {view === "heats" && <HeatsView {...context} />}
+        </>
+      )}
+      {view === "hand" && <HandView {...context} />}
+      {view === "list" && <CutListView {...context} />}
+      {view === "tables" && <TablesView />}
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import { pathThrough } from "~app/drawing/path";
+import type { Pattern } from "~core/forge/pattern/pattern";
+import type { BarMark } from "~core/forge/marks";
+import type { Vector } from "~core/geometry/vector";
+import { letterOf } from "./BarDrawing";
+
+interface ShoeDrawingProps {
+  pattern: Pattern;
+  title: string;
+  /** Marks of the bar on the finished shoe. */
+  marks?: readonly BarMark[];
+  chosen?: string | undefined;
+  onChoose?: (id: string | undefined) => void;
+  /** What the sides are called. */
+  sides: readonly [medial: string, lateral: string];
+}
+
+const ROOM = 10;
+
+/** The finished shoe as its pattern, from below, toe up; with the bar's marks where they come to lie. */
+export function ShoeDrawing({ pattern, title, marks = [], chosen, onChoose, sides }: ShoeDrawingProps) {
+  const { box, lines } = pattern;
+  const at = ([x, y]: Vector): Vector => [x - box.x + ROOM, box.y + box.height - y + ROOM];
+  const height = box.height + 2 * ROOM;
+  return (
+    <svg
+      className="shoe-drawing"
+      viewBox={`0 0 ${box.width + 2 * ROOM} ${height}`}
+      role="img"
+      aria-label={title}
+    >
+      {lines.map(({ layer, points, closed, name }, index) => (
+        <path
+          key={index}
+          className={`pattern-line pattern-${layer.toLowerCase()}${name ? ` pattern-${name.replace(" ", "-")}` : ""}`}
+          d={pathThrough(points.map(at), closed ? "closed" : "straight")}
+        />
+      ))}
+      <text className="pattern-side" x={2} y={height - 3}>
+        {sides[0]}
+      </text>
+      <text className="pattern-side" x={box.width + 2 * ROOM - 2} y={height - 3} textAnchor="end">
+        {sides[1]}
+      </text>
+      {marks.map((mark) => {
+        const [x, y] = at(mark.place);
+        return (
+          <g
+            key={mark.id}
+            className={`shoe-mark shoe-mark-${mark.kind.replace(" ", "-")}`}
+            data-chosen={chosen === mark.id}
+            onPointerEnter={() => onChoose?.(mark.id)}
+            onClick={() => onChoose?.(mark.id)}
+          >
+            <circle cx={x} cy={y} r={chosen === mark.id ? 4.2 : 2} />
+            {chosen === mark.id && (
+              <text x={x} y={y - 6} textAnchor="middle">
+                {letterOf(mark)}
+              </text>
+            )}
+            <circle className="bar-hit" cx={x} cy={y} r={6} />
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

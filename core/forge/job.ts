@@ -1,0 +1,134 @@
+import { isFore, type Limb, type Side } from "../foot/limb";
+import { eachSide } from "../foot/parametric/parameters";
+import type { Forged, Forging } from "../record/forge";
+import type { Settings } from "../record/settings";
+import type { Result } from "../result";
+import type { Fit } from "../shoe/fit";
+import { specInWords, type Specification } from "../shoe/specification";
+import { standingBench, type Place } from "../shoe/visitShoe";
+import type { Wording } from "../units/wording";
+import { cutIn, stockOfFit } from "./fitStock";
+import { handCorrection, handSteps, likeKey, missOf } from "./hand";
+import { barMarks, markOf, type Bar } from "./marks";
+import { shoePattern, type Pattern } from "./pattern/pattern";
+import { stockLength, type Stock } from "./stock";
+import { fitTwoMeasures } from "./twoMeasures";
+
+/** A shoe to be forged: of a foot in the records, or by two measures. */
+export interface ForgeJob {
+  /** Horse and foot, or what it is without one. */
+  name: string;
+  end: "fore" | "hind";
+  spec: Specification;
+  fit: Fit;
+  /** The two measures that were asked for; the outline is then an estimate. */
+  asked?: { width: number; length: number };
+}
+
+export function jobByMeasures({ end, width, length, spec }: NonNullable<Forging["measures"]>): ForgeJob {
+  return {
+    name: end === "fore" ? "Front shoe by two measures" : "Hind shoe by two measures",
+    end,
+    // The length that was asked for ends at the heels, whatever lens a foot would have.
+    spec: { ...spec, support: "heel" },
+    fit: fitTwoMeasures({ end, width, length, spec }),
+    asked: { width, length },
+  };
+}
+
+export function jobOfFoot(place: Place, settings: Settings, wording: Wording): ForgeJob {
+  const { spec, fit } = standingBench(place, settings, wording);
+  return {
+    name: `${place.horse.name}, ${wording.limb(place.limb)}`,
+    end: endOf(place.limb),
+    spec,
+    fit,
+  };
+}
+
+export const endOf = (limb: Limb): ForgeJob["end"] => (isFore(limb) ? "fore" : "hind");
+
+/** The log of shoes like this one, oldest first. */
+export const likeShoes = (job: Pick<ForgeJob, "spec">, log: readonly Forged[]): Forged[] =>
+  log.filter((shoe) => likeKey(shoe) === likeKey(job.spec)).sort((a, b) => a.date.localeCompare(b.date));
+
+/** The steel of a job: both ways, corrected by the user's own log, and the bar with its marks. */
+export interface JobSteel {
+  stock: Result<Stock>;
+  bar: Result<Bar>;
+  /** Mm that the own hand takes, from so many like shoes. */
+  hand: { mm: number; shoes: number };
+  /** What to cut in the user's own unit, mm; 0 where no steel makes this shoe. */
+  cut: number;
+  /** That length from the centre mark, mm. */
+  mark: Record<Side, number>;
+}
+
+export function jobSteel(
+  job: ForgeJob,
+  { forge }: Pick<Settings, "forge">,
+  log: readonly Forged[],
+  wording: Wording,
+): JobSteel {
+  const like = likeShoes(job, log);
+  const hand = { mm: handCorrection(like.map(missOf)), shoes: like.length };
+  const stock = stockOfFit(job.fit, { allowances: forge.allowances, hand: hand.mm }, job.asked);
+  const cut = stock.ok ? cutIn(stock.value, wording) : 0;
+  return {
+    stock,
+    bar: stock.ok ? barMarks(job.fit, stock.value, forge.allowances, cut) : stock,
+    hand,
+    cut,
+    mark: eachSide((side) => (stock.ok ? markOf(stock.value, cut)[side] : 0)),
+  };
+}
+
+/**
+ * What rule and outline want for a shoe that came out so wide and long, mm, the longer of them: the job's own outline
+ * stretched to it. Undefined where these measures make no shoe of this section.
+ */
+export function computedFor(
+  { fit, spec }: ForgeJob,
+  came: { width: number; length: number },
+  { forge }: Pick<Settings, "forge">,
+): number | undefined {
+  const byX = came.width / fit.width;
+  const toe = fit.toeY;
+  const byY = came.length / (toe - Math.min(fit.endY.medial, fit.endY.lateral));
+  const stretched = (side: "medial" | "lateral") =>
+    fit.outer[side].map(([x, y]): [number, number] => [x * byX, toe + (y - toe) * byY]);
+  const found = stockLength(
+    {
+      ...came,
+      section: { width: spec.width, thickness: spec.thickness },
+      creased: spec.crease === "creased" ? 2 : 0,
+      extras: fit.across,
+      outline: { medial: stretched("medial"), lateral: stretched("lateral") },
+    },
+    forge.allowances,
+  );
+  return found.ok ? found.value.total : undefined;
+}
+
+/** The steps of the hand for shoes like this one. */
+export const jobHand = (job: Pick<ForgeJob, "spec">, log: readonly Forged[]) =>
+  handSteps(likeShoes(job, log));
+
+/** The pattern of a job with what is written beside it: whose, which day, what it is. */
+export const jobPattern = (job: ForgeJob, day: string, wording: Wording): Pattern =>
+  shoePattern(job.fit, [
+    job.name,
+    `${day}${job.asked ? ", shape of a sound foot: an estimate" : ""}`,
+    ...linesOf(specInWords(job.spec, wording)),
+  ]);
+
+/** A sentence in lines short enough to stand beside the ruler. */
+function linesOf(text: string): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(" ")) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + word.length < 44) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
