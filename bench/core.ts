@@ -9,6 +9,14 @@ import { trimFootOf } from "~core/foot/parametric/parameters";
 import { readSurvey } from "~core/foot/survey/survey";
 import { normalDraw, seededRandom } from "~core/math/random";
 import { readSidePhoto } from "~core/photo/readPhoto";
+import loadHighs from "highs";
+import { cutList } from "~core/forge/cutlist/cutList";
+import { stockOfFit } from "~core/forge/fitStock";
+import { patternDxf } from "~core/forge/pattern/dxf";
+import { shoePattern } from "~core/forge/pattern/pattern";
+import { patternPdf } from "~core/forge/pattern/pdf";
+import { patternSvg } from "~core/forge/pattern/svg";
+import { highsSolver } from "~core/math/programme";
 import { fitShoe } from "~core/shoe/fit";
 import { fitQuestion } from "~core/shoe/shoe.fixture";
 import { chooseSizes, wantedOf, type ShoeSize } from "~core/shoe/sizes";
@@ -133,4 +141,49 @@ export function timeSizes(): number {
       return performance.now() - from;
     }),
   );
+}
+
+/** Stock of a fitted shoe by rule and outline, median ms. */
+export function timeStock(): number {
+  const fits = Array.from({ length: 50 }, (_, index) => fitShoe(fitQuestion({ width: 18 + index / 10 })));
+  return median(
+    fits.map((fit) => {
+      const from = performance.now();
+      stockOfFit(fit);
+      return performance.now() - from;
+    }),
+  );
+}
+
+/** The slowest of the three exports of a pattern, each its own median, ms. */
+export async function timeExports(): Promise<number> {
+  const pattern = shoePattern(fitShoe(fitQuestion()), ["Horse, left fore", "23 November 2026"]);
+  const time = async (make: () => unknown) => {
+    const runs: number[] = [];
+    for (let run = 0; run < 9; run++) {
+      const from = performance.now();
+      await make();
+      runs.push(performance.now() - from);
+    }
+    return median(runs);
+  };
+  return Math.max(
+    await time(() => patternSvg(pattern)),
+    await time(() => patternDxf(pattern)),
+    await time(() => patternPdf(pattern, "A4")),
+  );
+}
+
+/** 60 pieces in 12 lengths, proven, ms: ten different lists, median and slowest. */
+export async function timeCutList(): Promise<{ median: number; slowest: number }> {
+  const solve = highsSolver(await loadHighs());
+  const random = seededRandom(60);
+  const runs = Array.from({ length: 10 }, () => {
+    const pieces = Array.from({ length: 12 }, () => ({ length: Math.round(260 + 120 * random()), count: 5 }));
+    const from = performance.now();
+    const found = cutList({ barLength: 3000, kerf: 2, pieces, offcuts: [640, 410] }, solve);
+    if (!found.ok || !found.value.optimal) throw new Error("a cut list was not proven");
+    return performance.now() - from;
+  });
+  return { median: median(runs), slowest: Math.max(...runs) };
 }

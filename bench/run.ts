@@ -6,7 +6,17 @@ import { spawnSync } from "node:child_process";
 import { chromium } from "@playwright/test";
 import { CHROMIUM } from "../playwright.config";
 import { serve } from "../scripts/serve.mjs";
-import { median, photoAccuracy, timePlan, timePrediction, timeSizes, timeSurvey } from "./core";
+import {
+  median,
+  photoAccuracy,
+  timeCutList,
+  timeExports,
+  timePlan,
+  timePrediction,
+  timeSizes,
+  timeStock,
+  timeSurvey,
+} from "./core";
 import { chooseLargePicture, clickThrough, dragging, keystrokes, scriptBytes, timeMonths } from "./page";
 
 const ROUNDS = 9;
@@ -77,6 +87,7 @@ try {
   await page.waitForTimeout(500);
   const large = await chooseLargePicture(page);
   const photo = photoAccuracy();
+  const cutLists = await timeCutList();
 
   const fresh = await (await browser.newContext({ serviceWorkers: "block" })).newPage();
   const emptyBytes = await scriptBytes(fresh, empty.address, "bench/empty/build/client");
@@ -101,6 +112,10 @@ try {
     ],
     ["best three of 2,000 sizes, median", timeSizes(), 50, "ms"],
     ["half a year at eight intervals, in its worker, median", median(months), 100, "ms"],
+    ["stock by outline, median", timeStock(), 2, "ms"],
+    ["slowest export of a pattern (SVG, DXF, PDF), median", await timeExports(), 500, "ms"],
+    ["cut list, 60 pieces in 12 lengths, proven, median", cutLists.median, 2000, "ms"],
+    ["cut list, slowest of ten", cutLists.slowest, 2000, "ms"],
     ["plan of a trim, median", timePlan(), 2, "ms"],
     ["12-megapixel picture ready to mark", large.readyMs, 2000, "ms"],
     ["page standing still meanwhile, longest", large.frozenMs, 200, "ms"],

@@ -17,6 +17,7 @@ import { noRecords, type Records } from "~core/record/tables";
 import { SHEET_STEPS, trimId, type Trim } from "~core/record/trim";
 import { blankVisit, type Visit } from "~core/record/visit";
 import { isSurveyed, lookedAtFoot, surveyedSole, watchedFoot } from "./footRead";
+import { forgedLog, rack } from "./forged";
 import { shodFoot } from "./shod";
 import { sound } from "./sound";
 import { chooseCuts, plannedTrim, takenByHand } from "./trimmed";
@@ -32,6 +33,9 @@ export interface DemoProgress {
   done: number;
   of: number;
 }
+
+/** Keeps the forge's chance apart from that of the horses. */
+const FORGE_SEED = 9973;
 
 /**
  * The demo round: two years of visits to eight yards, ending about `today`. The same seed and day give the same
@@ -63,6 +67,8 @@ export function makeDemoRound(
       report({ done: records.horses.length, of });
     }
   }
+  records.forged.push(...forgedLog(today, seededRandom(seed + FORGE_SEED)));
+  records.steel.push(...rack());
   records.settings.push(DEFAULT_SETTINGS);
   return records;
 }

@@ -1,5 +1,6 @@
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
 import type { Horse } from "~core/record/horse";
+import type { Forged } from "~core/record/forge";
 import type { Look } from "~core/record/look";
 import type { Photo } from "~core/record/photo";
 import type { Reading } from "~core/record/reading";
@@ -26,6 +27,8 @@ export interface HorseFile {
   /** The user's own tables of ready-made shoes and of nails, empty while the neutral ones serve. */
   sizes: SizeRow[];
   nailSizes: NailRow[];
+  /** The log of forged shoes, of all horses. */
+  forged: Forged[];
   settings: Settings;
 }
 
@@ -37,20 +40,33 @@ const byDate = (a: Visit, b: Visit): number =>
 
 export async function readHorseFile(horseId: string): Promise<HorseFile | undefined> {
   const { db } = session;
-  const [horse, visits, readings, trims, watchings, looks, photos, shoes, sizes, nailSizes, settings] =
-    await Promise.all([
-      db.horses.get(horseId),
-      db.visits.where("horseId").equals(horseId).toArray(),
-      db.readings.where("horseId").equals(horseId).toArray(),
-      db.trims.where("horseId").equals(horseId).toArray(),
-      db.watchings.where("horseId").equals(horseId).toArray(),
-      db.looks.where("horseId").equals(horseId).toArray(),
-      db.photos.where("horseId").equals(horseId).toArray(),
-      db.shoes.where("horseId").equals(horseId).toArray(),
-      db.sizes.toArray(),
-      db.nailSizes.toArray(),
-      readSettings(),
-    ]);
+  const [
+    horse,
+    visits,
+    readings,
+    trims,
+    watchings,
+    looks,
+    photos,
+    shoes,
+    sizes,
+    nailSizes,
+    forged,
+    settings,
+  ] = await Promise.all([
+    db.horses.get(horseId),
+    db.visits.where("horseId").equals(horseId).toArray(),
+    db.readings.where("horseId").equals(horseId).toArray(),
+    db.trims.where("horseId").equals(horseId).toArray(),
+    db.watchings.where("horseId").equals(horseId).toArray(),
+    db.looks.where("horseId").equals(horseId).toArray(),
+    db.photos.where("horseId").equals(horseId).toArray(),
+    db.shoes.where("horseId").equals(horseId).toArray(),
+    db.sizes.toArray(),
+    db.nailSizes.toArray(),
+    db.forged.toArray(),
+    readSettings(),
+  ]);
   if (!horse) return undefined;
   const yard = await db.yards.get(horse.yardId);
   if (!yard) return undefined;
@@ -66,6 +82,7 @@ export async function readHorseFile(horseId: string): Promise<HorseFile | undefi
     shoes,
     sizes,
     nailSizes,
+    forged,
     settings,
   };
 }

@@ -1,5 +1,6 @@
 import { useId } from "react";
 import { useTyped, type Typed } from "./useTyped";
+import "./typedField.css";
 
 interface TypedFieldProps<T> extends Typed<T> {
   label: string;

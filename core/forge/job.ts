@@ -65,7 +65,7 @@ export interface JobSteel {
 }
 
 export function jobSteel(
-  job: ForgeJob,
+  job: Pick<ForgeJob, "spec" | "fit" | "asked">,
   { forge }: Pick<Settings, "forge">,
   log: readonly Forged[],
   wording: Wording,

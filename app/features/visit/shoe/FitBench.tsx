@@ -110,7 +110,7 @@ export function FitBench(props: ShoeViewProps) {
           )}
         </section>
         {!bare && <NailPanel {...props} />}
-        {!bare && <StockPanel shoeing={shoeing} />}
+        {!bare && <StockPanel {...props} />}
       </div>
       <div className="fit-side">
         <Checks {...props} />

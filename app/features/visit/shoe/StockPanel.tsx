@@ -1,12 +1,16 @@
+import { Link } from "react-router";
 import { Fractions } from "~app/ui/Fractions";
-import { useWording } from "~app/ui/useWording";
-import { stockInWords, stockOfFit } from "~core/forge/fitStock";
-import type { Shoeing } from "./useShoe";
+import { useSettings, useWording } from "~app/ui/useWording";
+import { stockInWords } from "~core/forge/fitStock";
+import { jobSteel } from "~core/forge/job";
+import type { ShoeViewProps } from "./shoeView";
 
 /** How much steel this shoe wants, by the trade's rule and by its own outline, and where its mark goes. */
-export function StockPanel({ shoeing }: { shoeing: Shoeing }) {
+export function StockPanel({ context, shoeing }: ShoeViewProps) {
   const wording = useWording();
-  const stock = stockOfFit(shoeing.bench.fit);
+  const settings = useSettings();
+  const { spec, fit } = shoeing.bench;
+  const { stock, hand } = jobSteel({ spec, fit }, settings, context.file.forged, wording);
   return (
     <section className="nail-panel" aria-label="Stock">
       <h2>Steel to cut</h2>
@@ -18,6 +22,16 @@ export function StockPanel({ shoeing }: { shoeing: Shoeing }) {
         ))
       ) : (
         <p className="ember">{stock.issues[0]?.message}</p>
+      )}
+      {hand.shoes > 0 && (
+        <p className="quiet">With what your own hand takes, from {hand.shoes} like it in your log.</p>
+      )}
+      {stock.ok && (
+        <p>
+          <Link className="link" to={`/forge/${context.visit.id}/${context.limb}`}>
+            To the forge: marks, pattern, heats
+          </Link>
+        </p>
       )}
     </section>
   );
