@@ -1,6 +1,6 @@
 import { Segmented } from "antd";
 import { useMemo } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { ForgeRecords } from "~app/data/forge";
 import { Fractions } from "~app/ui/Fractions";
 import { useSettings, useWording } from "~app/ui/useWording";
@@ -43,6 +43,15 @@ export function ForgeView(props: ForgeRecords & { today: string }) {
   /* eslint-enable react-hooks/exhaustive-deps */
   const context: ForgeContext = { ...props, job, steelOf, anvil, show };
   const bare = job.spec.type === "bare";
+  const [search] = useSearchParams();
+  // At the anvil there is nothing but the heat.
+  if (view === "heats" && search.get("sheet") === "on" && !bare)
+    return (
+      <div className="page forge">
+        <h1 className="visually-hidden">Running sheet</h1>
+        <HeatsView {...context} />
+      </div>
+    );
   return (
     <div className="page forge">
       <header className="page-head forge-head">

@@ -77,7 +77,7 @@ export function MarksView({ job, steelOf, today, show }: ForgeContext) {
                     type="button"
                     className="mark-button"
                     aria-pressed={chosen === mark.id}
-                    onClick={() => setChosen(chosen === mark.id ? undefined : mark.id)}
+                    onClick={() => setChosen(mark.id)}
                     onFocus={() => setChosen(mark.id)}
                   >
                     <b>{letterOf(mark)}</b> {markName(mark, wording)}

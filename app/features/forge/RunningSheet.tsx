@@ -116,7 +116,8 @@ export function RunningSheet(props: RunningSheetProps) {
             className="running-again"
             onClick={() => put(againRun(run, new Date().toISOString()))}
           >
-            Once more in the fire
+            Once more
+            <span className="visually-hidden"> in the fire</span>
           </button>
         )}
         <button type="button" className="running-next" onClick={() => go(1)}>
