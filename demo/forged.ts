@@ -14,8 +14,7 @@ const FIRST_HEATS = 13;
 
 /** Shoes in the demo round's log of the forge: one hand with a habit, which the log is to find. */
 export function forgedLog(today: IsoDate, random: Random): Forged[] {
-  const measures = firstForging().measures;
-  if (!measures) return [];
+  const { measures } = firstForging();
   const job = jobByMeasures(measures);
   return Array.from({ length: SHOES }, (_, index): Forged => {
     const came = {

@@ -187,6 +187,19 @@ test("a cut list from pieces and offcuts, proven, and what is left goes back on 
   await expect(wanted.getByLabel("Length, mm, piece")).toHaveValue("a bit");
 });
 
+test("work that takes long is called off, and the list is as it was", async ({ page }) => {
+  // The solver never arrives.
+  await page.context().route(/\.wasm$/, () => undefined);
+  await page.goto("/forge?view=list");
+  await page.getByRole("button", { name: /^Add this shoe/ }).click();
+  await page.getByRole("button", { name: "Fewest bars" }).click();
+  await expect(page.getByText("Working it out…")).toBeVisible();
+  await page.getByRole("button", { name: "Call it off" }).click();
+  await expect(page.getByText("Working it out…")).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Fewest bars" })).toBeEnabled();
+  await expect(page.getByRole("region", { name: "What is wanted" }).locator(".steel-rows li")).toHaveCount(1);
+});
+
 test("the days ahead fill the list, and the allowances are the user’s own", async ({ page }) => {
   await openDemo(page);
   await page.goto("/forge?view=list");

@@ -62,7 +62,7 @@ async function watchAndRead(page: Page) {
 }
 
 /** A sole by photograph, half marked. */
-async function photo(page: Page, limb: "RF" | "LH", name: string, size: typeof DESK) {
+async function photo(page: Page, limb: "RF", name: string, size: typeof DESK) {
   const { file, truth } = photograph("sole", limb, { curlMm: { medial: 4, lateral: 0 } });
   await page.setViewportSize(size);
   await page.goto(`${VISIT}/survey?foot=${limb}&way=photo`);
@@ -115,10 +115,6 @@ test("the main views, from the demo round", async ({ page }) => {
     .getByRole("combobox", { name: "Lay a second lens over it" })
     .selectOption({ label: "Even halves" });
   await take(page, "trim");
-  await page.goto(`${VISIT}/trim?view=months`);
-  await page.getByRole("button", { name: "every 8 weeks" }).click();
-  await page.getByText("Toe length", { exact: true }).click();
-  await take(page, "months");
   await page.goto(`${VISIT}/shoe?view=choose`);
   await page
     .getByRole("button", { name: /^Take it/ })
@@ -129,6 +125,7 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.getByText("Fit", { exact: true }).click();
   await page.locator(".shoe-web").first().waitFor();
   await take(page, "shoe-fit");
+  await take(page, "forge", "/forge?view=marks");
   await take(page, "sign-off", `${VISIT}/sign-off`);
   await take(page, "today-phone", "/", PHONE);
   await page.goto(`${VISIT}/arrive`);
@@ -138,7 +135,6 @@ test("the main views, from the demo round", async ({ page }) => {
   await take(page, "survey-phone", `${VISIT}/survey?foot=RF`, PHONE);
   await field(page, "Toe length").focus();
   await take(page, "survey-phone", undefined, PHONE);
-  await photo(page, "LH", "photo-phone", PHONE);
   await page.goto("/settings");
   await page.getByText("Barn: dark, large").click();
   await expect(page.locator("html")).toHaveAttribute("data-theme", "barn");
@@ -146,6 +142,9 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.getByRole("button", { name: "Start the cut sheet" }).click();
   await page.getByRole("checkbox").first().click();
   await take(page, "trim-phone", undefined, PHONE);
+  await page.goto("/forge?view=heats&sheet=on");
+  await page.getByRole("button", { name: "Next heat" }).click();
+  await take(page, "forge-phone", undefined, PHONE);
   await page.goto(`${VISIT}/set?foot=LF`);
   await page.getByRole("button", { name: "Nail 2, outside" }).click();
   await page.getByRole("button", { name: "bent", exact: true }).click();

@@ -12,6 +12,12 @@ export interface Cutting {
   allowances: Allowances;
   hand: number;
 }
+/** Two measures that were asked for, and steel on top, mm. */
+export interface Asked {
+  width: number;
+  length: number;
+  extras?: number;
+}
 export const TRADE_CUTTING: Cutting = { allowances: TRADE_ALLOWANCES, hand: 0 };
 
 /**
@@ -21,7 +27,7 @@ export const TRADE_CUTTING: Cutting = { allowances: TRADE_ALLOWANCES, hand: 0 };
 export function stockOfFit(
   fit: Fit,
   { allowances, hand }: Cutting = TRADE_CUTTING,
-  asked?: { width: number; length: number },
+  asked?: Asked,
 ): Result<Stock> {
   const { spec } = fit.question;
   const line = centreLineOf(fit.outer, spec.width);
@@ -31,7 +37,7 @@ export function stockOfFit(
       length: asked?.length ?? fit.toeY - Math.min(fit.endY.medial, fit.endY.lateral),
       section: { width: spec.width, thickness: spec.thickness },
       creased: spec.crease === "creased" ? 2 : 0,
-      extras: fit.across,
+      extras: fit.across + (asked?.extras ?? 0),
       lateralLonger: line.ok ? line.value.length.lateral - line.value.length.medial : 0,
       outline: fit.outer,
       hand,

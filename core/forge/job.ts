@@ -7,7 +7,7 @@ import type { Fit } from "../shoe/fit";
 import { specInWords, type Specification } from "../shoe/specification";
 import { standingBench, type Place } from "../shoe/visitShoe";
 import type { Wording } from "../units/wording";
-import { cutIn, stockOfFit } from "./fitStock";
+import { cutIn, stockOfFit, type Asked } from "./fitStock";
 import { handCorrection, handSteps, likeKey, missOf } from "./hand";
 import { barMarks, markOf, type Bar } from "./marks";
 import { shoePattern, type Pattern } from "./pattern/pattern";
@@ -22,17 +22,23 @@ export interface ForgeJob {
   spec: Specification;
   fit: Fit;
   /** The two measures that were asked for; the outline is then an estimate. */
-  asked?: { width: number; length: number };
+  asked?: Asked;
 }
 
-export function jobByMeasures({ end, width, length, spec }: NonNullable<Forging["measures"]>): ForgeJob {
+export function jobByMeasures({
+  end,
+  width,
+  length,
+  spec,
+  extras,
+}: NonNullable<Forging["measures"]>): ForgeJob {
   return {
     name: end === "fore" ? "Front shoe by two measures" : "Hind shoe by two measures",
     end,
     // The length that was asked for ends at the heels, whatever lens a foot would have.
     spec: { ...spec, support: "heel" },
     fit: fitTwoMeasures({ end, width, length, spec }),
-    asked: { width, length },
+    asked: { width, length, extras },
   };
 }
 
@@ -88,7 +94,7 @@ export function jobSteel(
  * stretched to it. Undefined where these measures make no shoe of this section.
  */
 export function computedFor(
-  { fit, spec }: ForgeJob,
+  { fit, spec, asked }: ForgeJob,
   came: { width: number; length: number },
   { forge }: Pick<Settings, "forge">,
 ): number | undefined {
@@ -102,7 +108,7 @@ export function computedFor(
       ...came,
       section: { width: spec.width, thickness: spec.thickness },
       creased: spec.crease === "creased" ? 2 : 0,
-      extras: fit.across,
+      extras: fit.across + (asked?.extras ?? 0),
       outline: { medial: stretched("medial"), lateral: stretched("lateral") },
     },
     forge.allowances,

@@ -1,4 +1,4 @@
-import { DENSITY, shoeMass } from "../shoe/mass";
+import { shoeMass } from "../shoe/mass";
 import type { Material } from "../shoe/specification";
 
 /** A bar as it is bought. Mm. */
@@ -34,14 +34,12 @@ export interface NailStations {
   parts: number[];
 }
 
-/** Nails evenly between the toe quarter and the widest part; those places as parts of a branch. Source: drawn feet. */
+/** Nails evenly between the toe quarter and the widest part; those places as parts of a branch, outer side. Source: drawn feet. */
 const FROM_PART = 0.37;
-const TO_PART = 0.55;
+const TO_PART = 0.6;
 export const nailStations = (nails: number): NailStations => ({
   nails,
   parts: Array.from({ length: nails }, (_, index) =>
     nails === 1 ? (FROM_PART + TO_PART) / 2 : FROM_PART + ((TO_PART - FROM_PART) * index) / (nails - 1),
   ),
 });
-
-export const densityOf = (material: Material): number => DENSITY[material];

@@ -39,6 +39,20 @@ describe("a shoe by two measures", () => {
     expect(stock.ok && stock.value.rule.toeAllowance).toBeCloseTo(44.45, 9);
   });
 
+  test("extras are steel on top, both ways; an outer branch that is longer moves the mark", () => {
+    const measures = { width: 130, length: 135 };
+    const total = (extras: number, longerLateral = 0) => {
+      const fit = fitTwoMeasures({ end: "fore", ...measures, spec: spec({ longerLateral }) });
+      const stock = stockOfFit(fit, undefined, { ...measures, extras });
+      if (!stock.ok) throw new Error(stock.issues[0]?.message);
+      return stock.value;
+    };
+    expect(total(25).rule.total - total(0).rule.total).toBeCloseTo(25, 9);
+    expect((total(25).outline?.total ?? 0) - (total(0).outline?.total ?? 0)).toBeCloseTo(25, 9);
+    const { medial, lateral } = total(0, 6).fromMark;
+    expect(lateral - medial).toBeGreaterThanOrEqual(6);
+  });
+
   test("a section too wide for the shoe is said at the section", () => {
     const stock = stockOfFit(
       fitTwoMeasures({ end: "fore", width: 60, length: 60, spec: spec({ width: 32 }) }),

@@ -16,6 +16,8 @@ export const twoMeasuresSchema = z.strictObject({
   width: size(40, 260, "Width of the shoe"),
   length: size(40, 320, "Length of the shoe"),
   spec: specificationSchema,
+  /** Heel checks, a widened branch: steel on top, mm. */
+  extras: z.number().min(0).max(200, { error: "Extras: no more than 200 mm." }).default(0),
 });
 export type TwoMeasuresRecord = z.infer<typeof twoMeasuresSchema>;
 
@@ -48,9 +50,9 @@ export const ON_THE_ANVIL = "two-measures";
 export const forgingId = (visitId: string, limb: Limb): string => `${visitId}.${limb}.forging`;
 
 /** What the anvil holds before anything was typed: an ordinary front shoe. */
-export const firstForging = (): Forging => ({
+export const firstForging = (): Forging & { measures: TwoMeasuresRecord } => ({
   id: ON_THE_ANVIL,
-  measures: { end: "fore", width: 130, length: 135, spec: ordinaryShoe("LF", 520) },
+  measures: { end: "fore", width: 130, length: 135, spec: ordinaryShoe("LF", 520), extras: 0 },
   from: "bar",
 });
 

@@ -3,7 +3,7 @@ import { lengthInField } from "~core/units/wording";
 import { useWording } from "~app/ui/useWording";
 import { twoMeasuresSchema, type TwoMeasuresRecord } from "~core/record/forge";
 import { specificationSchema } from "~core/record/shoe";
-import { fail, type Result } from "~core/result";
+import { fail, ok, type Result } from "~core/result";
 import {
   CLIPS,
   CREASES,
@@ -45,13 +45,18 @@ export function AnvilFields({ anvil, steelOf }: ForgeContext) {
       unit={wording.unit}
       draftKey={`forge/${path.join("/")}`}
       value={value}
-      show={(mm) => lengthInField(mm, { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1)}
+      show={(mm) =>
+        `${mm < 0 ? "−" : ""}${lengthInField(Math.abs(mm), { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1)}`
+      }
       read={(text): Result<number> => {
-        const read = parseLength(text, wording.unit);
+        // An outer branch can be the shorter one: a minus before its length.
+        const [, minus = "", size = ""] = /^\s*([-−]?)(.*)$/s.exec(text) ?? [];
+        const read = parseLength(size, wording.unit);
         if (!read.ok) return read;
-        const checked = check(read.value);
+        const value = minus === "" ? read.value : -read.value;
+        const checked = check(value);
         return checked.success
-          ? read
+          ? ok(value)
           : fail("out-of-range", label, checked.error?.issues[0]?.message ?? "This length is not read.");
       }}
       onKeep={(mm, draft) => void anvil.keep(path, mm, label.toLowerCase(), [draft])}
@@ -72,13 +77,21 @@ export function AnvilFields({ anvil, steelOf }: ForgeContext) {
         {length("Thickness", ["measures", "spec", "thickness"], spec.thickness, (mm) =>
           specificationSchema.shape.thickness.safeParse(mm),
         )}
+        {length("Outer branch longer", ["measures", "spec", "longerLateral"], spec.longerLateral, (mm) =>
+          specificationSchema.shape.longerLateral.safeParse(mm),
+        )}
+        {length("Extras", ["measures", "extras"], measures.extras, (mm) =>
+          twoMeasuresSchema.shape.extras.safeParse(mm),
+        )}
       </div>
       {tooWide && (
         <p className="ember" role="alert">
           {tooWide.message}
         </p>
       )}
-      <p className="quiet">Of the shoe where it is to be: across its widest, toe to heels.</p>
+      <p className="quiet">
+        Of the shoe where it is to be: across its widest, toe to heels. Extras: heel checks, a widened branch.
+      </p>
       <div className="anvil-kind">
         <label className="spec-field">
           <span>For</span>

@@ -38,6 +38,7 @@ export function BarDrawing({ bar, wording, standing, chosen, onChoose, title }: 
   const line = (from: [number, number], to: [number, number], className: string, key?: string) => (
     <line key={key} className={className} x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />
   );
+  const { crease } = bar;
   const step = wording.unit === "mm" ? 10 : MM_PER_INCH / 2;
   const ticks = Array.from({ length: Math.floor(bar.length / step) + 1 }, (_, index) => index);
   const [x0, y0] = at(0, 0);
@@ -50,9 +51,9 @@ export function BarDrawing({ bar, wording, standing, chosen, onChoose, title }: 
       aria-label={title}
     >
       <rect className="bar-steel" x={x0} y={y0} width={size[0]} height={size[1]} rx={0.8} />
-      {bar.crease &&
+      {crease &&
         SIDES.map((side) => {
-          const { from, to, insetToe, insetHeel } = bar.crease![side];
+          const { from, to, insetToe, insetHeel } = crease[side];
           const [left, right] = side === "medial" ? [insetHeel, insetToe] : [insetToe, insetHeel];
           return line(at(from, left), at(to, right), "bar-crease", side);
         })}
@@ -77,7 +78,8 @@ export function BarDrawing({ bar, wording, standing, chosen, onChoose, title }: 
         const nail = at(mark.at, inset);
         const outside = mark.at < 0 || mark.at > bar.length;
         if (outside) return null;
-        const label = at(mark.at, mark.kind === "nail" ? inset + 6.2 : mark.kind === "clip" ? -8.2 : -2.4);
+        const label = at(mark.at, labelAcross(mark, bar.width, standing));
+        const hit = whole ? at(mark.at, bar.width / 2) : nail;
         return (
           <g
             key={mark.id}
@@ -103,15 +105,22 @@ export function BarDrawing({ bar, wording, standing, chosen, onChoose, title }: 
             <text
               x={label[0]}
               y={label[1]}
-              dy={standing ? "0.35em" : 0}
-              textAnchor={standing && whole ? "end" : "middle"}
+              dy={standing ? (mark.kind === "clip" ? "-0.6em" : "0.35em") : 0}
+              textAnchor={standing && whole && mark.kind !== "clip" ? "end" : "middle"}
             >
               {letterOf(mark)}
             </text>
-            <circle className="bar-hit" cx={nail[0]} cy={nail[1]} r={5} />
+            <circle className="bar-hit" cx={hit[0]} cy={hit[1]} r={5} />
           </g>
         );
       })}
     </svg>
   );
+}
+
+/** Where a mark's letter stands across the bar: outside its edge, a nail's beside it, a clip's out of the way. */
+function labelAcross({ kind, inset = 0 }: BarMark, width: number, standing: boolean): number {
+  if (kind === "nail") return inset + 6.2;
+  if (kind === "clip") return standing ? width - 6 : -8.2;
+  return -2.4;
 }

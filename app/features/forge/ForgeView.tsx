@@ -1,5 +1,5 @@
 import { Segmented } from "antd";
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { ForgeRecords } from "~app/data/forge";
 import { Fractions } from "~app/ui/Fractions";
@@ -29,6 +29,12 @@ export function ForgeView(props: ForgeRecords & { today: string }) {
     () => (foot ? { id: forgingId(foot.visit.id, foot.limb), from: "bar" as const } : firstForging()),
     [foot],
   );
+  useEffect(() => {
+    // On a phone the strip of views is longer than the screen.
+    document
+      .querySelector(".forge .ant-segmented-item-selected")
+      ?.scrollIntoView({ block: "nearest", inline: "center" });
+  }, [view]);
   const anvil = useForging(props.forging, blank);
   const { measures } = anvil.forging;
   /* eslint-disable react-hooks/exhaustive-deps -- wording is the same while its unit, fraction and sides are */
@@ -36,7 +42,7 @@ export function ForgeView(props: ForgeRecords & { today: string }) {
     () =>
       foot
         ? jobOfFoot({ ...foot, horse: foot.file.horse }, settings, wording)
-        : jobByMeasures(measures ?? firstForging().measures!),
+        : jobByMeasures(measures ?? firstForging().measures),
     [foot, measures, settings],
   );
   const steelOf = useMemo(() => jobSteel(job, settings, log, wording), [job, settings, log]);

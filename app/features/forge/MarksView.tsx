@@ -28,6 +28,7 @@ export function MarksView({ job, steelOf, today, show }: ForgeContext) {
   const sides = SIDES.map((side) => sentenceCase(wording.side(side))) as [string, string];
   const length = (mm: number) => <Fractions text={wording.length(mm)} />;
   const fine = (mm: number) => <Fractions text={wording.cut(mm)} />;
+  const shown = marks.find(({ id }) => id === chosen);
   const short = SIDES.filter((side) => surplus[side] < -0.5);
   return (
     <div className="forge-marks">
@@ -58,7 +59,14 @@ export function MarksView({ job, steelOf, today, show }: ForgeContext) {
           onChoose={setChosen}
           sides={sides}
         />
-        <p className="quiet">Tap a mark on the bar, the shoe or the list: the others show it.</p>
+        {shown ? (
+          <p className="mark-shown">
+            <b>{letterOf(shown)}</b> {markName(shown, wording)}: {fine(Math.abs(shown.fromCentre))} from the
+            centre
+          </p>
+        ) : (
+          <p className="quiet">Tap a mark on the bar, the shoe or the list: the others show it.</p>
+        )}
       </section>
       <section className="marks-list" aria-label="Marks">
         <table>

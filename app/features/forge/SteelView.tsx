@@ -90,7 +90,7 @@ function StockTable({
     ],
     ["Bump, swallowed at the toe", shared.bump, shared.bump],
     ["Crease stretches both branches", -shared.stretch, -shared.stretch],
-    ["Bar across the heels", shared.extras, shared.extras],
+    ["Extras, bar across the heels", shared.extras, shared.extras],
   ];
   return (
     <table className="stock-table">
