@@ -110,7 +110,7 @@ export function HeatsView(context: ForgeContext) {
                   <b>Cold</b>
                 ) : (
                   <>
-                    <Swatch startC={"startC" in start ? start.startC : 0} material={job.spec.material} />
+                    {"startC" in start && <Swatch startC={start.startC} material={job.spec.material} />}
                     <span>
                       <b>Heat {number}</b>
                       <span className="quiet">
@@ -127,6 +127,13 @@ export function HeatsView(context: ForgeContext) {
                       {wording.inOwnWords(op.words)}
                       {op.check && <span className="quiet"> · check: {wording.inOwnWords(op.check)}</span>}
                       {op.caution && <span className="ember"> {op.caution}</span>}
+                      {troubles
+                        .filter((trouble) => trouble.op === op.id)
+                        .map((trouble) => (
+                          <span key={trouble.kind} className="heat-trouble ember">
+                            {troubleInWords(trouble, operations, wording)}
+                          </span>
+                        ))}
                     </span>
                     <span className="heat-moves">
                       <button
