@@ -36,4 +36,26 @@ describe("npm run -s calc", () => {
     expect([answers.length, status]).toEqual([200, 0]);
     expect(JSON.parse(answers[199] ?? "")).toMatchObject({ n: 1, sd: Math.SQRT1_2 });
   });
+
+  test("cutlist solves its programme: six of 300 on bars of a metre, proven, line after line", () => {
+    const input = { barLength: 1000, kerf: 3, pieces: [{ length: 300, count: 6, label: "fronts" }] };
+    const lines = [input, { ...input, offcuts: [610] }, { ...input, barLength: 200 }];
+    const { stdout, status } = calc(lines.map((one) => JSON.stringify(one)).join("\n"), "cutlist", "--lines");
+    const [plain, offcut, tooLong] = stdout
+      .trim()
+      .split("\n")
+      .map((text) => JSON.parse(text));
+    expect(plain).toEqual({
+      bars: [
+        { stock: 1000, pieces: [300, 300, 300], offcut: 91 },
+        { stock: 1000, pieces: [300, 300, 300], offcut: 91 },
+      ],
+      count: 2,
+      lowerBound: 2,
+      optimal: true,
+    });
+    expect([offcut.count, offcut.bars[0].stock]).toEqual([2, 610]);
+    expect(tooLong.error.issues[0].path).toBe("pieces.0.length");
+    expect(status).toBe(2);
+  });
 });

@@ -58,10 +58,9 @@ export const endOf = (limb: Limb): ForgeJob["end"] => (isFore(limb) ? "fore" : "
 export const likeShoes = (job: Pick<ForgeJob, "spec">, log: readonly Forged[]): Forged[] =>
   log.filter((shoe) => likeKey(shoe) === likeKey(job.spec)).sort((a, b) => a.date.localeCompare(b.date));
 
-/** The steel of a job: both ways, corrected by the user's own log, and the bar with its marks. */
-export interface JobSteel {
+/** The steel of a job: both ways, corrected by the user's own log. */
+export interface JobStock {
   stock: Result<Stock>;
-  bar: Result<Bar>;
   /** Mm that the own hand takes, from so many like shoes. */
   hand: { mm: number; shoes: number };
   /** What to cut in the user's own unit, mm; 0 where no steel makes this shoe. */
@@ -69,24 +68,39 @@ export interface JobSteel {
   /** That length from the centre mark, mm. */
   mark: Record<Side, number>;
 }
+/** The same with the bar and its marks. */
+export interface JobSteel extends JobStock {
+  bar: Result<Bar>;
+}
+type Steel = Pick<ForgeJob, "spec" | "fit" | "asked">;
 
-export function jobSteel(
-  job: Pick<ForgeJob, "spec" | "fit" | "asked">,
+export function jobStock(
+  job: Steel,
   { forge }: Pick<Settings, "forge">,
   log: readonly Forged[],
   wording: Wording,
-): JobSteel {
+): JobStock {
   const like = likeShoes(job, log);
   const hand = { mm: handCorrection(like.map(missOf)), shoes: like.length };
   const stock = stockOfFit(job.fit, { allowances: forge.allowances, hand: hand.mm }, job.asked);
   const cut = stock.ok ? cutIn(stock.value, wording) : 0;
   return {
     stock,
-    bar: stock.ok ? barMarks(job.fit, stock.value, forge.allowances, cut) : stock,
     hand,
     cut,
     mark: eachSide((side) => (stock.ok ? markOf(stock.value, cut)[side] : 0)),
   };
+}
+
+export function jobSteel(
+  job: Steel,
+  settings: Pick<Settings, "forge">,
+  log: readonly Forged[],
+  wording: Wording,
+): JobSteel {
+  const found = jobStock(job, settings, log, wording);
+  const { stock, cut } = found;
+  return { ...found, bar: stock.ok ? barMarks(job.fit, stock.value, settings.forge.allowances, cut) : stock };
 }
 
 /**

@@ -8,7 +8,7 @@ import type { Settings } from "../record/settings";
 import type { Visit } from "../record/visit";
 import type { Material } from "../shoe/specification";
 import type { Wording } from "../units/wording";
-import { jobOfFoot, jobSteel } from "./job";
+import { jobOfFoot, jobStock } from "./job";
 
 /** A horse that is to be shod, with the visit that its shoes are worked out from. */
 export interface PlannedHorse {
@@ -60,7 +60,7 @@ export function plannedPieces(
   return LIMBS.filter((limb) => isShod(horse, limb)).flatMap((limb): PlannedPiece[] => {
     const job = jobOfFoot({ visit: last, horse, feet, limb }, settings, wording);
     if (job.spec.type === "bare") return [];
-    const { cut } = jobSteel(job, settings, log, wording);
+    const { cut } = jobStock(job, settings, log, wording);
     const { width, thickness, material } = job.spec;
     return cut > 0
       ? [{ horse: horse.name, date, limb, section: { width, thickness, material }, length: cut }]

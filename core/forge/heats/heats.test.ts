@@ -5,7 +5,8 @@ import { ordinaryShoe, type Specification } from "../../shoe/specification";
 import { wordingFor } from "../../units/wording";
 import { fireFor, heatTroubles, startOf, type HeatPlan, type HeatPlace, type Operation } from "./operation";
 import { heatsIn, planHeats } from "./plan";
-import { shoeOperations, type ForgedFrom } from "./shoeOperations";
+import type { ForgedFrom } from "./operationList";
+import { shoeOperations } from "./shoeOperations";
 import { colourFor, lookFor, troubleInWords } from "./words";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "inside-outside", leftRight: "left-right" });

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { Fractions } from "~app/ui/Fractions";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { stockInWords } from "~core/forge/fitStock";
-import { jobSteel } from "~core/forge/job";
+import { jobStock } from "~core/forge/job";
 import type { ShoeViewProps } from "./shoeView";
 
 /** How much steel this shoe wants, by the trade's rule and by its own outline, and where its mark goes. */
@@ -10,7 +10,7 @@ export function StockPanel({ context, shoeing }: ShoeViewProps) {
   const wording = useWording();
   const settings = useSettings();
   const { spec, fit } = shoeing.bench;
-  const { stock, hand } = jobSteel({ spec, fit }, settings, context.file.forged, wording);
+  const { stock, hand } = jobStock({ spec, fit }, settings, context.file.forged, wording);
   return (
     <section className="nail-panel" aria-label="Stock">
       <h2>Steel to cut</h2>
