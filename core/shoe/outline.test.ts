@@ -1,3 +1,4 @@
+import type { SolarPoint } from "../geometry/vector";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { distance, type SolarPoint } from "../geometry/vector";
@@ -102,5 +103,37 @@ describe("outlineThrough", () => {
     expect(halfWidthAt(line, 75)).toBe(20);
     expect(halfWidthAt(line, 25)).toBe(35);
     expect(halfWidthAt(line, -20)).toBe(30);
+  });
+});
+
+describe("the middle of the toe of a drawn outline", () => {
+  test("is where it crosses the midline, not the point that happens to lie furthest forward", () => {
+    const skew: SolarPoint[] = [
+      [-60, 0],
+      [-64, 60],
+      [-40, 110],
+      [-6, 121],
+      [6, 120],
+      [40, 108],
+      [64, 60],
+      [60, 0],
+    ];
+    const { medial, lateral } = sidesOf(skew);
+    expect(medial[0]).toEqual([0, 120.5]);
+    expect(lateral[0]).toEqual([0, 120.5]);
+    expect([medial.at(-1), lateral.at(-1)]).toEqual([
+      [-60, 0],
+      [60, 0],
+    ]);
+  });
+
+  test("an outline that never reaches the midline is split at its furthest point", () => {
+    const aside: SolarPoint[] = [
+      [10, 0],
+      [12, 80],
+      [30, 100],
+      [50, 0],
+    ];
+    expect(sidesOf(aside).lateral[0]).toEqual([30, 100]);
   });
 });

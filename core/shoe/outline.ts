@@ -78,11 +78,26 @@ const hermite = (t: number, p0: number, p1: number, m0: number, m1: number): num
   return (2 * t3 - 3 * t2 + 1) * p0 + (t3 - 2 * t2 + t) * m0 + (3 * t2 - 2 * t3) * p1 + (t3 - t2) * m1;
 };
 
-/** A drawn outline, open from the medial heel round the toe to the lateral one, as a line on each side. */
+/**
+ * A drawn outline, open from the medial heel round the toe to the lateral one, as a line on each side. The middle of the
+ * toe is where it crosses the midline: the point furthest forward wanders along a flat toe. Its furthest point where it
+ * never crosses.
+ */
 export function sidesOf(outline: readonly SolarPoint[]): SidedLine {
-  const toe = outline.reduce((best, [, y], index) => (y > (outline[best]?.[1] ?? 0) ? index : best), 0);
   const even = (points: readonly SolarPoint[]) => inEqualSteps(points, POINTS_A_SIDE) as SolarPoint[];
-  return { medial: even(outline.slice(0, toe + 1).reverse()), lateral: even(outline.slice(toe)) };
+  const ahead = outline.reduce((best, [, y], index) => (y > (outline[best]?.[1] ?? 0) ? index : best), 0);
+  const crosses = outline.findIndex(([x, y], index) => {
+    const next = outline[index + 1];
+    return next !== undefined && y > 0 && x < 0 && next[0] >= 0;
+  });
+  const [a, b] = [outline[crosses], outline[crosses + 1]];
+  const toe = outline[ahead] as SolarPoint;
+  const middle: SolarPoint = a && b ? [0, a[1] + ((0 - a[0]) / (b[0] - a[0])) * (b[1] - a[1])] : toe;
+  const upTo = a && b ? crosses + 1 : ahead;
+  return {
+    medial: even([middle, ...outline.slice(0, upTo).reverse()]),
+    lateral: even([middle, ...outline.slice(a && b ? crosses + 1 : ahead + 1)]),
+  };
 }
 
 /** Both sides as one line, from the medial heel round the toe to the lateral heel; the toe's point once. */

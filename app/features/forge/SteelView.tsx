@@ -15,7 +15,7 @@ export function SteelView(context: ForgeContext) {
   const { stock, cut, hand } = steelOf;
   const wording = useWording();
   return (
-    <div className="forge-steel">
+    <div className={job.asked ? "forge-steel" : "forge-steel forge-steel-foot"}>
       {job.asked && <AnvilFields {...context} />}
       <section className="steel-answer sheet" aria-label="Steel to cut">
         {stock.ok ? (
@@ -56,7 +56,7 @@ export function SteelView(context: ForgeContext) {
           </p>
         )}
       </section>
-      {stock.ok && <LogShoe key={`${context.anvil.forging.id} ${cut}`} {...context} />}
+      {stock.ok && <LogShoe key={context.anvil.forging.id} {...context} />}
     </div>
   );
 }
