@@ -1,4 +1,3 @@
-import type { SolarPoint } from "../geometry/vector";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { distance, type SolarPoint } from "../geometry/vector";
