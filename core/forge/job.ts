@@ -138,7 +138,8 @@ export const jobHand = (job: Pick<ForgeJob, "spec">, log: readonly Forged[]) =>
 export const jobPattern = (job: ForgeJob, day: string, wording: Wording): Pattern =>
   shoePattern(job.fit, [
     job.name,
-    `${day}${job.asked ? ", shape of a sound foot: an estimate" : ""}`,
+    day,
+    ...(job.asked ? ["shape of a sound foot: an estimate"] : []),
     ...linesOf(specInWords(job.spec, wording)),
   ]);
 

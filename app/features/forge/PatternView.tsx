@@ -17,7 +17,8 @@ export function PatternView({ job, today }: ForgeContext) {
   const wording = useWording();
   const [sheet, setSheet] = useState<Sheet>("A4");
   const [trouble, setTrouble] = useState<string>();
-  const pattern = jobPattern(job, `${longDay(today)} ${today.slice(0, 4)}`, wording);
+  const day = `${longDay(today)} ${today.slice(0, 4)}`;
+  const pattern = jobPattern(job, day, wording);
   const { columns, rows } = tilesOf(pattern, sheet);
   const sheets = columns * rows;
   const name = `${job.name} ${today}`.replace(/[^\p{L}\p{N}]+/gu, "-");
@@ -39,9 +40,7 @@ export function PatternView({ job, today }: ForgeContext) {
           title={`Pattern of ${job.name}, from below`}
           sides={SIDES.map((side) => sentenceCase(wording.side(side))) as [string, string]}
         />
-        <p className="quiet">
-          {[pattern.label[0], pattern.label[1], pattern.label.slice(2).join(" ")].join(" · ")}
-        </p>
+        <p className="quiet">{[job.name, day].join(" · ")}</p>
       </section>
       <section className="pattern-ways" aria-label="Take it to the anvil">
         <h2>Print at true size</h2>

@@ -13,7 +13,7 @@ const MARGIN_MM = 12;
 /** Sheets of a larger pattern lap over each other by this much. */
 const LAP_MM = 15;
 const RULER_ROOM_MM = 16;
-const TEXT_MM = 3.4;
+const TEXT_MM = 2.8;
 
 const WIDTHS_MM: Record<PatternLayer, number> = {
   OUTER: 0.35,
@@ -130,7 +130,10 @@ function drawSheet(page: PDFPage, { lines, box, label }: Pattern, place: SheetPl
   const write = (text: string, x: number, y: number) =>
     page.drawText(printable(text, font), { ...mm(x, y), size: TEXT_MM * PT_PER_MM, font, color: ink });
   write(`${RULER_MM} mm: print at 100 %, never fitted to the page, and measure this`, MARGIN_MM, rulerY - 5);
-  label.forEach((text, index) => write(text, MARGIN_MM + RULER_MM + 6, rulerY + 4 - index * (TEXT_MM + 1)));
+  // Beside the ruler, from the top of its room down; longer labels go on below, where most printers still reach.
+  label.forEach((text, index) =>
+    write(text, MARGIN_MM + RULER_MM + 6, MARGIN_MM + RULER_ROOM_MM - TEXT_MM * 1.2 * (index + 1)),
+  );
   if (columns * rows === 1) return;
   write(
     `Sheet ${row + 1}.${column + 1} of ${rows} by ${columns}`,
