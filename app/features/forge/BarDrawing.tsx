@@ -17,6 +17,8 @@ interface BarDrawingProps {
 const LETTERS = 14;
 const RULER = 16;
 const END = 6;
+/** A clip is marked this far in from the outer edge, where it is drawn from, mm. */
+const CLIP_MM = 6;
 
 export const letterOf = (mark: BarMark): string =>
   ({
@@ -89,11 +91,7 @@ export function BarDrawing({ bar, wording, standing, chosen, onChoose, title }: 
             onClick={() => onChoose(mark.id)}
           >
             {whole ? (
-              line(
-                at(mark.at, mark.kind === "clip" ? -3 : 0),
-                at(mark.at, mark.kind === "clip" ? 3 : bar.width),
-                "bar-line",
-              )
+              line(at(mark.at, 0), at(mark.at, mark.kind === "clip" ? CLIP_MM : bar.width), "bar-line")
             ) : (
               <rect
                 x={nail[0] - (standing ? 1 : 2)}
