@@ -21,6 +21,7 @@ import { predictTrim, type TrimFoot } from "~core/trim/predict";
 import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
 import { angle, calculator, hemisphere, mm, point, positive, rate, type Calculator } from "./parts";
 import { cutlist, stock } from "./forge";
+import { rounds } from "./rounds";
 import { breakover, mass, nails, setting } from "./shoe";
 
 const units = calculator({
@@ -339,8 +340,9 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   cutlist,
   growth,
   due,
+  rounds,
   repeatability: repeats,
 };
 
 /** True for the calculators that solve a programme. */
-export const wantsSolver = (name: string | undefined): boolean => name === "cutlist";
+export const wantsSolver = (name: string | undefined): boolean => name === "cutlist" || name === "rounds";

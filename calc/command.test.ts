@@ -37,6 +37,28 @@ describe("npm run -s calc", () => {
     expect(JSON.parse(answers[199] ?? "")).toMatchObject({ n: 1, sd: Math.SQRT1_2 });
   });
 
+  test("rounds plans a day: both jobs at one yard, one tour, proven", () => {
+    const job = { yard: "near", minutes: 45, windowStart: "2026-11-20", due: "2026-11-30" };
+    const question = {
+      home: [53, -2],
+      speedKmh: 50,
+      stopMinutes: 10,
+      days: [{ date: "2026-11-23", minutes: 240 }],
+      yards: [{ id: "near", at: [53.1, -2] }],
+      jobs: [
+        { id: "a", ...job },
+        { id: "b", ...job },
+      ],
+    };
+    const { stdout, status } = calc(JSON.stringify(question), "rounds");
+    const { days, left, objective, bound, gap } = JSON.parse(stdout);
+    expect(status).toBe(0);
+    expect(days[0].stops).toEqual([{ yard: "near", jobs: ["a", "b"] }]);
+    // 11.12 km of great circle, 1.3 times that by road, there and back at 50 km/h.
+    expect(days[0].drive).toBeCloseTo(34.69, 2);
+    expect([left, days[0].work, bound, gap]).toEqual([[], 90, objective, 0]);
+  });
+
   test("cutlist solves its programme: six of 300 on bars of a metre, proven, line after line", () => {
     const input = { barLength: 1000, kerf: 3, pieces: [{ length: 300, count: 6, label: "fronts" }] };
     const lines = [input, { ...input, offcuts: [610] }, { ...input, barLength: 200 }];

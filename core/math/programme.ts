@@ -5,7 +5,7 @@ export interface Programme {
   rows: readonly {
     /** Variable number and its coefficient; no variable twice. */
     terms: readonly (readonly [variable: number, coefficient: number])[];
-    sense: ">=" | "<=";
+    sense: ">=" | "<=" | "=";
     bound: number;
   }[];
   whole: boolean;
