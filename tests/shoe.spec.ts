@@ -1,16 +1,11 @@
-import { expect, field, openDemo, openVisit, test, TODAY } from "./round";
+import { expect, openDemo, openVisit, test, TODAY } from "./round";
 import type { Page } from "@playwright/test";
 
-const VISIT = `/visits/demo-yard-1-horse-1-${TODAY}`;
 /** Inside the application, as a hand does it: nothing that is being kept is cut off by a new page. */
 const at = async (page: Page, stage: "Shoe" | "Set", foot = "left fore", view = "") => {
   await page.getByRole("link", { name: new RegExp(`^${stage},`) }).click();
   await page.getByRole("button", { name: foot }).click();
   if (view) await page.getByText(view, { exact: true }).click();
-};
-const keepHorse = async (page: Page) => {
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page).toHaveURL(/horses\/demo-yard-1-horse-1$/);
 };
 const kept = (page: Page) => expect(page.getByRole("status")).toContainText("Kept");
 const spec = (page: Page) => page.getByRole("region", { name: "The specification" });
@@ -290,49 +285,6 @@ test("the pair differs on purpose; wall that takes no nail leaves one out, and s
   await expect(nails.getByRole("row")).toHaveCount(7);
   await page.keyboard.press("u");
   await expect(nails).toContainText("1½ in needed at most");
-});
-
-test("every rule of the adviser can be read: when, then, because, against, and what supports it", async ({
-  page,
-}) => {
-  await openDemo(page);
-  await page.goto("/settings");
-  await page.getByRole("link", { name: "How a shoe is argued for: every rule" }).click();
-  const rule = page.getByRole("row", { name: /^It works on turf/ });
-  await expect(rule).toContainText("held soil shears against soil");
-  await expect(rule).toContainText("for creased concave; against sliding plate, broad web, plain stamped");
-  await expect(rule).toContainText("common practice; trade practice");
-});
-
-test("a prescription stands first and what contradicts it is named; a condition without one sends to the vet", async ({
-  page,
-}) => {
-  await openVisit(page, "shoe");
-  await page.goto("/horses/demo-yard-1-horse-1/edit");
-  await page.getByRole("checkbox", { name: "laminitis" }).click();
-  await keepHorse(page);
-  await page.goto(`${VISIT}/shoe?foot=LF&view=choose`);
-  await expect(page.getByRole("alert")).toContainText("Ask the vet first.");
-  await expect(page.getByRole("button", { name: "Take it: Straight bar" })).toBeDisabled();
-  await expect(page.getByRole("button", { name: "Take this" })).toBeDisabled();
-  await page.goto("/horses/demo-yard-1-horse-1/edit");
-  await field(page, "Prescribed by").fill("the vet");
-  await page.getByRole("button", { name: "Keep", exact: true }).click();
-  await expect(page.getByText("For which feet?")).toBeVisible();
-  await page.getByLabel("Until").fill("2026-12-20");
-  await page.getByRole("checkbox", { name: "left fore" }).click();
-  await page.getByLabel("Shoe", { exact: true }).click();
-  await page.getByTitle("heart bar").click();
-  await keepHorse(page);
-  await page.goto(`${VISIT}/shoe?foot=LF&view=choose`);
-  await expect(page.getByText("Prescribed by the vet")).toBeVisible();
-  await page.getByRole("button", { name: "Take it: Heart bar" }).click();
-  await kept(page);
-  await spec(page).getByRole("combobox", { name: "Shoe" }).selectOption("plain");
-  await at(page, "Shoe", "left fore", "Fit");
-  await expect(page.getByRole("region", { name: "Checks" })).toContainText(
-    "prescribed heart bar, here plain",
-  );
 });
 
 test.describe("by touch", () => {

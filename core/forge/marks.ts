@@ -4,7 +4,8 @@ import { SIDES, type Side } from "../foot/limb";
 import { eachSide } from "../foot/parametric/parameters";
 import { ok, type Result } from "../result";
 import type { Fit } from "../shoe/fit";
-import { widestYOf } from "../shoe/outline";
+import { clipPlaces } from "../shoe/clips";
+import { inwardsOf, widestYOf } from "../shoe/outline";
 import { outlineParts, type OutlineParts } from "./outlineParts";
 import { centreLineOf, type Allowances, type CentreLine, type Stock } from "./stock";
 
@@ -52,8 +53,7 @@ export const markOf = ({ fromMark, total }: Stock, length: number): Record<Side,
   eachSide((side) => fromMark[side] + (length - total) / 2);
 
 /** A crease runs this far past its first and last nail, mm. Assumption. */
-const PAST_NAIL_MM = 8;
-const CLIP_FROM_QUARTER_MM = 4;
+export const PAST_NAIL_MM = 8;
 
 /**
  * The marks of a fitted shoe on its straight bar of `length` mm, put on before any heat: places on the finished centre
@@ -111,12 +111,11 @@ export function barMarks(fit: Fit, stock: Stock, allowances: Allowances, length:
     };
   };
   const marks: BarMark[] = [mark(undefined, "centre", 0)];
-  if (spec.clips === "toe") marks.push({ ...mark(undefined, "clip", 0), id: "clip" });
+  for (const { side, s } of clipPlaces(fit))
+    marks.push(
+      side ? mark(side, "clip", along[side].fromEdge(s)) : { ...mark(undefined, "clip", 0), id: "clip" },
+    );
   for (const side of SIDES) {
-    if (spec.clips === "side") {
-      const y = foot.knots.toeQuarter[side][1] + CLIP_FROM_QUARTER_MM;
-      marks.push(mark(side, "clip", along[side].fromEdge(lengthDownTo(fit.outer[side], y))));
-    }
     marks.push(
       mark(side, "toe bend", toeBend[side]),
       mark(side, "quarter", along[side].fromEdge(lengthDownTo(fit.outer[side], widestYOf(fit.outer[side])))),
@@ -182,7 +181,7 @@ function onCentreLine(fit: Fit, line: CentreLine, side: Side) {
     // At the middle of the toe the edge runs straight across, whatever its first step does.
     const [dx, dy] =
       onEdge < 2 ? ([side === "lateral" ? 1 : -1, 0] as const) : directionAlong(edge, onEdge, 2);
-    const inwards: SolarPoint = side === "lateral" ? [dy, -dx] : [-dy, dx];
+    const inwards = inwardsOf([dx, dy], side);
     return [place[0] + inwards[0] * half, place[1] + inwards[1] * half];
   };
   return { at, fromEdge: (s: number) => between(edgeLengths, centre, s) };

@@ -1,9 +1,8 @@
 import { directionAlong, lengthDownTo, pointAlong, polylineLength } from "../geometry/polyline";
-import type { SolarPoint } from "../geometry/vector";
 import type { Side } from "../foot/limb";
 import { eachSide } from "../foot/parametric/parameters";
 import { radians } from "../math/angle";
-import type { SidedLine } from "./outline";
+import { inwardsOf, type SidedLine } from "./outline";
 import type { HeadPattern } from "./specification";
 
 /** A stretch in which no nail is driven: wall that is cracked, missing or thin. Parts of the line from the toe. */
@@ -145,10 +144,6 @@ export function placeNails(question: NailQuestion): NailPlan {
   });
   return { ...nails, warnings };
 }
-
-/** Into the foot: the way across the line, on the side of the midline. */
-const inwardsOf = ([dx, dy]: readonly [number, number], side: Side): SolarPoint =>
-  side === "lateral" ? [dy, -dx] : [-dy, dx];
 
 /** Wall at the quarters to the ground, deg, for which no gauge is used. Assumption. */
 const QUARTER_WALL_DEG = 76;

@@ -142,3 +142,7 @@ export const mirrored = (line: SidedLine): SidedLine => {
   const [medial, lateral] = SIDES.map((side) => line[side].map(([x, y]): SolarPoint => [-x, y]));
   return { medial: lateral ?? [], lateral: medial ?? [] };
 };
+
+/** Into the foot: the way across the line, on the side of the midline. */
+export const inwardsOf = ([dx, dy]: readonly [number, number], side: Side): SolarPoint =>
+  side === "lateral" ? [dy, -dx] : [-dy, dx];

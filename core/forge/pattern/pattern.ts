@@ -9,7 +9,9 @@ import type { SolarPoint } from "../../geometry/vector";
 import { SIDES, type Side } from "../../foot/limb";
 import { signOf } from "../../foot/parametric/parameters";
 import type { Fit } from "../../shoe/fit";
-import { roundTheToe, widestYOf } from "../../shoe/outline";
+import { clipPlaces } from "../../shoe/clips";
+import { inwardsOf, roundTheToe, widestYOf } from "../../shoe/outline";
+import { PAST_NAIL_MM } from "../marks";
 
 /** Layers of a pattern, in the order of drawing: what is cut, and what is only looked at. */
 export const PATTERN_LAYERS = ["OUTER", "INNER", "CREASE", "NAILS", "MARKS"] as const;
@@ -114,7 +116,7 @@ export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
       closed: false,
     });
   }
-  for (const { at, along } of clipsOf(fit)) {
+  for (const { at, along } of clipPlaces(fit)) {
     const out: SolarPoint = [along[1], -along[0]];
     const away = out[0] * at[0] + out[1] * (at[1] - fit.question.foot.corY) < 0 ? -1 : 1;
     const half = CLIP_MM.wide / 2;
@@ -143,8 +145,7 @@ export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
   };
 }
 
-/** Past the first and the last nail, and how close its points lie, mm. */
-const PAST_NAIL_MM = 8;
+/** How close its points lie, mm. */
 const STEP_MM = 4;
 
 /** The middle of the crease: along the outer edge, as far in as the nails stand. */
@@ -158,7 +159,7 @@ function creaseOf(fit: Fit, side: Side): SolarPoint[] {
     const s = from + ((to - from) * index) / steps;
     const { at } = pointAlong(fit.outer[side], s);
     const [dx, dy] = directionAlong(fit.outer[side], s, 5);
-    const inwards: SolarPoint = side === "lateral" ? [dy, -dx] : [-dy, dx];
+    const inwards = inwardsOf([dx, dy], side);
     const inset = interpolate(
       nails.map((nail) => [nail.s, nail.inset] as const),
       s,
@@ -178,15 +179,4 @@ function box(at: SolarPoint, along: readonly [number, number], long: number, wid
     at[0] + (along[0] * s * long) / 2 + (across[0] * t * wide) / 2,
     at[1] + (along[1] * s * long) / 2 + (across[1] * t * wide) / 2,
   ]);
-}
-
-/** Where clips stand on the outer edge, and which way the edge runs there. */
-function clipsOf(fit: Fit): { at: SolarPoint; along: readonly [number, number] }[] {
-  const { spec, foot } = fit.question;
-  if (spec.clips === "none") return [];
-  if (spec.clips === "toe") return [{ at: fit.outer.lateral[0] ?? [0, fit.toeY], along: [1, 0] }];
-  return SIDES.map((side) => {
-    const s = lengthDownTo(fit.outer[side], foot.knots.toeQuarter[side][1] + 4);
-    return { at: pointAlong(fit.outer[side], s).at, along: directionAlong(fit.outer[side], s, 5) };
-  });
 }

@@ -1,10 +1,10 @@
 import { pathThrough } from "~app/drawing/path";
 import type { ViewGeometry } from "~app/drawing/viewGeometry";
+import { clipPlaces } from "~core/shoe/clips";
 import type { Fit } from "~core/shoe/fit";
 import { roundTheToe } from "~core/shoe/outline";
 import type { Vector } from "~core/geometry/vector";
 import { SIDES, type Side } from "~core/foot/limb";
-import { signOf } from "~core/foot/parametric/parameters";
 
 interface ShoeOverlayProps {
   geometry: ViewGeometry;
@@ -43,9 +43,9 @@ export function ShoeOverlay({ geometry: { at }, fit, noted = {} }: ShoeOverlayPr
       </g>
       {spec.crease === "creased" && SIDES.map((side) => <Crease key={side} fit={fit} side={side} at={at} />)}
       {fit.roll > 0.5 && <RolledEdge fit={fit} at={at} />}
-      {clipPlaces(fit).map(([x, y]) => {
-        const [cx, cy] = at([x, y]);
-        return <circle key={`${x} ${y}`} className="shoe-clip" cx={cx} cy={cy} r={3.4} />;
+      {clipPlaces(fit).map((clip) => {
+        const [cx, cy] = at(clip.at);
+        return <circle key={clip.side ?? "toe"} className="shoe-clip" cx={cx} cy={cy} r={3.4} />;
       })}
       {SIDES.map((side) =>
         fit.nails[side].map(({ x, y }, index) => {
@@ -89,20 +89,4 @@ function RolledEdge({ fit, at }: { fit: Fit; at: (point: Vector) => Vector }) {
 function Crease({ fit, side, at }: { fit: Fit; side: Side; at: (point: Vector) => Vector }) {
   const nails = fit.nails[side].map(({ x, y }): Vector => [x, y]);
   return nails.length < 2 ? null : <path className="shoe-crease" d={pathThrough(nails.map(at), "smooth")} />;
-}
-
-function clipPlaces({ outer, question }: Fit): Vector[] {
-  const { clips } = question.spec;
-  if (clips === "none") return [];
-  const toe = outer.medial[0] ?? [0, 0];
-  if (clips === "toe") return [[toe[0], toe[1]]];
-  const { toeQuarter } = question.foot.knots;
-  return SIDES.map((side): Vector => {
-    const y = toeQuarter[side][1] + 4;
-    const line = outer[side];
-    const near = line.reduce((best, point) =>
-      Math.abs(point[1] - y) < Math.abs(best[1] - y) ? point : best,
-    );
-    return [signOf(side) * Math.abs(near[0]), near[1]];
-  });
 }
