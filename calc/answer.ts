@@ -27,7 +27,7 @@ const refused = (message: string, issues: PathIssue[]): Answer => ({
 });
 
 /** For a call that brings no solver: programmes are then said to be unsolved, never guessed. */
-const NO_TOOLS: Tools = { solve: () => ({ kind: "stopped" }) };
+const NO_TOOLS: Tools = { solve: () => ({ kind: "stopped" }), seconds: () => 0 };
 
 const help = (): string =>
   [

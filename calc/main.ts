@@ -9,7 +9,7 @@ const solve: Solver | undefined = wantsSolver(args[0]) ? highsSolver(await loadH
 const { stdout, stderr, exitCode } = answer(
   args,
   wantsInput(args) ? readFileSync(0, "utf8") : "",
-  ...(solve ? [{ solve }] : []),
+  ...(solve ? [{ solve, seconds: () => performance.now() / 1000 }] : []),
 );
 process.stdout.write(stdout);
 process.stderr.write(stderr);

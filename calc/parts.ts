@@ -6,6 +6,8 @@ import type { Result } from "~core/result";
 /** What a calculator may need that is loaded only when it is called. */
 export interface Tools {
   solve: Solver;
+  /** A clock that counts seconds from anywhere. */
+  seconds: () => number;
 }
 
 /** One headless calculator: what it takes, what it gives, and the core function between. */

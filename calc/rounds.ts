@@ -8,6 +8,9 @@ const place = z
   .describe("latitude, longitude, degrees");
 const minutes = z.number().min(0).describe("minutes");
 
+/** How long a plan may be bettered and proven, s; then it stands with its gap. */
+const PROOF_SECONDS = 45;
+
 export const rounds = calculator({
   about: "Jobs on days and yards in order, so that driving, lateness and what is left out cost least.",
   input: z.strictObject({
@@ -42,5 +45,8 @@ export const rounds = calculator({
     bound: finite.describe("no plan costs less"),
     gap: finite.describe("(objective - bound) / objective, 0 where proven"),
   }),
-  run: (question, { solve }) => planRounds(question, solve),
+  run: (question, { solve, seconds }) => {
+    const from = seconds();
+    return planRounds(question, solve, { seconds: PROOF_SECONDS, elapsed: () => seconds() - from });
+  },
 });

@@ -57,6 +57,19 @@ export function useDraftedFields<Name extends string, T>(fields: Record<Name, Dr
     setTyping(latest.current.typing);
   }, []);
 
+  // A value that has come back from the store is let go of: the answer to its sending can be overtaken by a later one's.
+  useEffect(() => {
+    const arrived = (Object.keys(typing) as Name[]).filter((name) => {
+      const sent = typing[name]?.settled;
+      return sent !== undefined && same(sent.value, fields[name].stored);
+    });
+    if (arrived.length === 0) return undefined;
+    const soon = setTimeout(() => {
+      for (const name of arrived) if (latest.current.typing[name] === typing[name]) put(name, undefined);
+    });
+    return () => clearTimeout(soon);
+  }, [typing, fields, put]);
+
   const type = useCallback(
     (name: Name, text: string) => {
       const field = latest.current.fields[name];

@@ -17,7 +17,8 @@ export interface Programme {
 export type Solved =
   | { kind: "optimal"; objective: number; values: number[]; duals: number[] }
   | { kind: "infeasible" }
-  | { kind: "stopped" };
+  /** Time was up; with the values of the best found until then, if there was one. */
+  | { kind: "stopped"; values?: number[] | undefined };
 
 /** Solves one programme to its proven optimum, or says that time was up. Handed in, so that the core knows no package. */
 export type Solver = (programme: Programme, limits?: { seconds?: number }) => Solved;
@@ -76,11 +77,15 @@ export const highsSolver =
       ...(seconds !== undefined && { time_limit: seconds }),
     }) as HighsAnswer;
     if (found.Status === "Infeasible") return { kind: "infeasible" };
-    if (found.Status !== "Optimal") return { kind: "stopped" };
+    const values = programme.cost.map((_, index) => found.Columns[`v${index}`]?.Primal);
+    if (found.Status !== "Optimal") {
+      const whole = programme.whole && values.some((value) => value !== undefined && Math.abs(value) > 1e-9);
+      return { kind: "stopped", values: whole ? values.map((value) => value ?? 0) : undefined };
+    }
     return {
       kind: "optimal",
       objective: found.ObjectiveValue,
-      values: programme.cost.map((_, index) => found.Columns[`v${index}`]?.Primal ?? 0),
+      values: values.map((value) => value ?? 0),
       duals: found.Rows.map(({ Dual }) => Dual ?? 0),
     };
   };

@@ -1,237 +1,199 @@
-import { daysBetween, type IsoDate } from "../calendar/date";
-import type { Programme, Solver } from "../math/programme";
-import { fail, ok, type Issue, type Result } from "../result";
-import { costOf, goodAssignment, type Assignment, type RoundsNumbers } from "./improve";
-import { allTours } from "./tour";
-import { driveMinutes, type Place } from "./travel";
+import type { Solver } from "../math/programme";
+import { ok, type Result } from "../result";
+import { costOf, goodAssignment, type Assignment } from "./improve";
+import { divedPlan } from "./dive";
+import { loadFrom, type DayLoad } from "./loads";
+import { loadKey, relaxedPlan, wholePlan, type Branch, type Relaxed, type Watch } from "./master";
+import { roundsNumbers, type RoundsNumbers } from "./numbers";
+import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
 
-export interface RoundsQuestion {
-  home: Place;
-  speedKmh: number;
-  /** Roads over the great circle; 1.3 unless given. */
-  detour?: number | undefined;
-  /** Overhead at each yard visited, minutes. */
-  stopMinutes: number;
-  /** Days that can be worked, with their minutes; home to home. */
-  days: readonly { date: IsoDate; minutes: number }[];
-  yards: readonly { id: string; at: Place }[];
-  jobs: readonly RoundsJob[];
+/** How long the search may take and who is told how far it is. */
+export interface RoundsWatch extends Watch {
+  report?: (progress: { objective: number; bound: number }) => void;
 }
 
-export interface RoundsJob {
-  id: string;
-  yard: string;
-  minutes: number;
-  windowStart: IsoDate;
-  due: IsoDate;
-  /** 1 unless given: 2 under a vet's plan, 1.5 before a show. */
-  weight?: number | undefined;
-}
-
-export interface RoundsPlan {
-  days: {
-    date: IsoDate;
-    /** Yards in the order of the shortest way, each with its jobs. */
-    stops: { yard: string; jobs: string[] }[];
-    /** Minutes on the road and at work. */
-    drive: number;
-    work: number;
-  }[];
-  /** Jobs that found no day. */
-  left: string[];
-  objective: number;
-  /** No plan costs less than this. */
-  bound: number;
-  /** (objective - bound) / objective; 0 where the plan is proven the best. */
-  gap: number;
-}
-
-/** Costs, in minutes of driving that they outweigh. Source: handbook, rounds. */
-const LATE_A_DAY = 20;
-const EARLY_A_DAY = 2;
-const LEFT_OUT = 500;
-/** Sets of yards are tried all: more than this many yards want another way. */
-export const MOST_YARDS = 11;
-/** How long the proof may take, s; after that a good plan and a bound stand with their gap. */
-const PROOF_SECONDS = 20;
-
-/** What a job costs on a day: by weight for each day after it is due, a little for each day before its window opens. */
-export const dayCost = ({ due, windowStart, weight = 1 }: RoundsJob, date: IsoDate): number =>
-  LATE_A_DAY * weight * Math.max(0, daysBetween(due, date)) +
-  EARLY_A_DAY * Math.max(0, daysBetween(date, windowStart));
-
-/** What a job costs that is left out: the more, the later it will be on the last planned day. */
-export const leftCost = ({ due, weight = 1 }: RoundsJob, lastDay: IsoDate): number =>
-  weight * (LEFT_OUT + LATE_A_DAY * Math.max(0, daysBetween(due, lastDay)));
+/** Costs closer than this are one and the same, minutes. */
+const SAME = 1e-6;
+/** Rounds of taking out and putting back before the proof begins; jobs times rounds, so that large rounds do not wait. */
+const RECREATED = 24_000;
+const MOST_RECREATED = 60;
+/** The same for a plan that the relaxed one led to. */
+const DIVED = 100;
+/** The longest that the solver may look for whole plans in the known loads, as a part of the time there is. */
+const WHOLE_PART = 0.15;
 
 /**
- * Jobs on days so that driving, lateness, earliness and what is left out cost least: a programme over every set of yards
- * a day can hold, each with its shortest tour. Proven, the bound is the objective. Where the time for the proof runs out,
- * the plan is a good one found by moving jobs about, the bound that of the programme with parts of jobs allowed, and
- * the gap says how far the two lie apart.
+ * Jobs on days so that driving, lateness, earliness and what is left out cost least. A good plan is found by moving jobs
+ * about; then the bound is raised by column generation over day-loads with exact tours, the known loads are put together
+ * as well as can be, and what lies between is searched by branching (on whether a yard is visited on a day, then on who
+ * is done there) until plan and bound meet. Where time runs out the gap says how far the two lie apart.
  *
  * Errors: `unknown-yard`, `double` for two jobs or days of one name, `not-positive`; `too-many` yards.
  */
-export function planRounds(
-  question: RoundsQuestion,
-  solve: Solver,
-  seconds: number = PROOF_SECONDS,
-): Result<RoundsPlan> {
+export function planRounds(question: RoundsQuestion, solve: Solver, watch: RoundsWatch): Result<RoundsPlan> {
   const issues = issuesOf(question);
   if (issues.length > 0) return { ok: false, issues };
-  const { home, speedKmh, detour, stopMinutes, days, jobs } = question;
-  const yards = question.yards.filter(({ id }) => jobs.some(({ yard }) => yard === id));
-  if (yards.length > MOST_YARDS)
-    return fail("too-many", "yards", `More than ${MOST_YARDS} yards with jobs are not planned at once yet.`);
-  const minutes = (from: Place, to: Place) => driveMinutes(from, to, speedKmh, detour);
-  const tours = allTours(
-    yards.map(({ at }) => minutes(home, at)),
-    yards.map(({ at }) => yards.map((other) => minutes(at, other.at))),
-  );
-  const bit = new Map(yards.map(({ id }, index) => [id, 1 << index]));
-  const lastDay =
-    days
-      .map(({ date }) => date)
-      .sort()
-      .at(-1) ?? "";
-  const spent = (mask: number) => (tours[mask]?.minutes ?? 0) + stopMinutes * bits(mask);
-  const least = yards.map(({ id }) =>
-    Math.min(...jobs.filter(({ yard }) => yard === id).map((job) => job.minutes)),
-  );
-  const holds = (mask: number, have: number) =>
-    spent(mask) + least.reduce((sum, one, index) => sum + (mask & (1 << index) ? one : 0), 0) <= have + 1e-9;
+  const numbers = roundsNumbers(question);
+  const jobs = numbers.kindOf.length;
+  if (jobs === 0) return ok(planOf(question, numbers, [], 0));
+  const pool: DayLoad[] = [];
+  const known = new Set<string>();
+  const keep = (days: Assignment) => {
+    for (const load of loadsOf(numbers, days)) {
+      const key = loadKey(load);
+      if (!known.has(key)) pool.push(load);
+      known.add(key);
+    }
+  };
+  let best = goodAssignment(numbers, Math.max(MOST_RECREATED, Math.ceil(RECREATED / jobs)), undefined, keep);
+  keep(best);
+  let objective = costOf(numbers, best);
+  let bound = 0;
+  const say = () => watch.report?.({ objective, bound: Math.max(0, Math.min(bound, objective)) });
+  const offer = (loads: readonly DayLoad[], rounds = 0) => {
+    const found = goodAssignment(numbers, rounds, assignmentOf(numbers, loads), keep);
+    const cost = costOf(numbers, found);
+    if (cost < objective - SAME) {
+      [best, objective] = [found, cost];
+      say();
+    }
+  };
+  say();
+  const put = (seconds: number) => {
+    const loads = wholePlan(numbers, pool, solve, seconds);
+    if (loads) offer(loads);
+  };
 
-  // Variables: a set of yards on a day, a job on a day, a job left out.
-  const cost: number[] = [];
-  const add = (price: number): number => cost.push(price) - 1;
-  const sets = days.map(({ minutes: have }) =>
-    tours.flatMap((tour, mask) =>
-      mask > 0 && holds(mask, have) ? [{ mask, variable: add(tour.minutes) }] : [],
-    ),
-  );
-  const onDay = jobs.map((job) => days.map(({ date }) => add(dayCost(job, date))));
-  const out = jobs.map((job) => add(leftCost(job, lastDay)));
-  const rows: Programme["rows"][number][] = [];
-  days.forEach(({ minutes: have }, day) => {
-    const here = sets[day] ?? [];
-    rows.push({ terms: here.map(({ variable }) => [variable, 1]), sense: "<=", bound: 1 });
-    rows.push({
-      terms: [
-        ...here.map(({ mask, variable }): [number, number] => [variable, spent(mask)]),
-        ...jobs.map((job, index): [number, number] => [onDay[index]?.[day] ?? 0, job.minutes]),
-      ],
-      sense: "<=",
-      bound: have,
+  interface Node {
+    branches: Branch[];
+    relaxed: Relaxed;
+  }
+  const relax = (branches: Branch[]): Node => ({
+    branches,
+    relaxed: relaxedPlan(numbers, pool, branches, watch, { enough: objective - SAME }),
+  });
+  const open: Node[] = [relax([])];
+  bound = Math.max(0, open[0]?.relaxed.bound ?? 0);
+  say();
+  const late = () => watch.elapsed() > watch.seconds;
+  if (bound < objective - SAME && !late())
+    offer(divedPlan(numbers, pool, open[0]?.relaxed.prices ?? [], watch), DIVED);
+  if (bound < objective - SAME && !late()) put(Math.max(0.5, WHOLE_PART * watch.seconds));
+  let seen = pool.length;
+  for (;;) {
+    open.sort((a, b) => b.relaxed.bound - a.relaxed.bound);
+    const node = open.pop();
+    const least = node ? node.relaxed.bound : objective;
+    if (least > bound) {
+      bound = least;
+      say();
+    }
+    if (!node || least >= objective - SAME || late()) break;
+    const split = fractional(numbers, node.relaxed);
+    if (!split) {
+      offer(node.relaxed.parts.map(({ load }) => load));
+      // A relaxed plan without parts is a plan; if its bound was not reached, time was up.
+      if (least < objective - SAME) break;
+      continue;
+    }
+    const { part, ...where } = split;
+    for (const branch of [
+      { ...where, sense: "<=", bound: Math.floor(part) },
+      { ...where, sense: ">=", bound: Math.ceil(part) },
+    ] as const) {
+      const child = relax([...node.branches, branch]);
+      // No child is cheaper than its parent, whatever time allowed to prove.
+      open.push({ ...child, relaxed: { ...child.relaxed, bound: Math.max(child.relaxed.bound, least) } });
+    }
+    if (pool.length > seen * 1.5) {
+      seen = pool.length;
+      put(0.05 * watch.seconds);
+    }
+  }
+  return ok(planOf(question, numbers, best, bound >= objective - SAME ? objective : bound));
+}
+
+/** What to branch on: how many are left out, else the yard's day that is nearest to half visited, else the kind of job done in parts. */
+function fractional(
+  numbers: RoundsNumbers,
+  { parts, out }: Relaxed,
+): (Pick<Branch, "what" | "index" | "day"> & { part: number }) | undefined {
+  if (Math.abs(out - Math.round(out)) > 1e-5) return { what: "out", index: 0, day: 0, part: out };
+  const sums = new Map<string, Pick<Branch, "what" | "index" | "day"> & { part: number }>();
+  const add = (what: Branch["what"], index: number, day: number, part: number) => {
+    const key = `${what}.${index}.${day}`;
+    const sum = sums.get(key) ?? { what, index, day, part: 0 };
+    sum.part += part;
+    sums.set(key, sum);
+  };
+  for (const { load, part } of parts) {
+    numbers.yards.forEach((_, yard) => {
+      if (load.mask & (1 << yard)) add("yard", yard, load.day, part);
     });
-    jobs.forEach(({ yard }, index) =>
-      rows.push({
-        terms: [
-          [onDay[index]?.[day] ?? 0, 1],
-          ...here
-            .filter(({ mask }) => mask & (bit.get(yard) ?? 0))
-            .map(({ variable }): [number, number] => [variable, -1]),
-        ],
-        sense: "<=",
-        bound: 0,
-      }),
-    );
-  });
-  jobs.forEach((_, index) => {
-    const terms = [...(onDay[index] ?? []), out[index] ?? 0].map((variable): [number, number] => [
-      variable,
-      1,
-    ]);
-    rows.push({ terms, sense: "=", bound: 1 });
-  });
-  if (cost.length === 0) return ok({ days: emptyDays(days), left: [], objective: 0, bound: 0, gap: 0 });
-  const programme: Programme = {
-    cost,
-    rows,
-    whole: true,
-    most: new Map(cost.map((_, variable) => [variable, 1])),
-  };
-  const found = solve(programme, { seconds });
-  const is = (variable: number | undefined, values: readonly number[]) =>
-    variable !== undefined && Math.round(values[variable] ?? 0) === 1;
-  const numbers: RoundsNumbers = {
-    spent,
-    drive: (mask) => tours[mask]?.minutes ?? 0,
-    have: days.map((day) => day.minutes),
-    jobs: jobs.map((job) => ({
-      bit: bit.get(job.yard) ?? 0,
-      minutes: job.minutes,
-      onDay: days.map(({ date }) => dayCost(job, date)),
-      left: leftCost(job, lastDay),
-    })),
-  };
-  const assigned: Assignment =
-    found.kind === "optimal"
-      ? jobs.map((_, index) => {
-          const day = days.findIndex((_day, number) => is(onDay[index]?.[number], found.values));
-          return day === -1 ? days.length : day;
-        })
-      : goodAssignment(numbers);
-  const objective = costOf(numbers, assigned);
-  const parts = found.kind === "optimal" ? undefined : solve({ ...programme, whole: false });
-  const bound = Math.min(
-    objective,
-    found.kind === "optimal" ? objective : parts?.kind === "optimal" ? parts.objective : 0,
-  );
-  return ok({
-    days: days.map(({ date }, day): RoundsPlan["days"][number] => {
-      const taken = jobs.filter((_, index) => assigned[index] === day);
-      const mask = taken.reduce((set, { yard }) => set | (bit.get(yard) ?? 0), 0);
-      const tour = tours[mask] ?? { order: [], minutes: 0 };
-      return {
-        date,
-        stops: tour.order.map((place) => {
-          const yard = yards[place]?.id ?? "";
-          return { yard, jobs: taken.filter((job) => job.yard === yard).map(({ id }) => id) };
-        }),
-        drive: tour.minutes,
-        work: taken.reduce((sum, job) => sum + job.minutes, 0),
-      };
-    }),
-    left: jobs.filter((_, index) => assigned[index] === days.length).map(({ id }) => id),
-    objective,
-    bound,
-    gap: objective > 0 ? (objective - bound) / objective : 0,
+    for (const [kind, count] of load.taken) add("kind", kind, load.day, count * part);
+  }
+  const off = ({ part }: { part: number }) => Math.abs(part - Math.round(part));
+  const split = [...sums.values()].filter((one) => off(one) > 1e-5);
+  const yards = split.filter(({ what }) => what === "yard");
+  return (yards.length > 0 ? yards : split).sort((a, b) => off(b) - off(a))[0];
+}
+
+/** The loads of an assignment, day by day. */
+function loadsOf(numbers: RoundsNumbers, days: Assignment): DayLoad[] {
+  return [...numbers.have.keys()].flatMap((day) => {
+    const counts = new Map<number, number>();
+    let mask = 0;
+    days.forEach((one, job) => {
+      const kind = numbers.kindOf[job] ?? 0;
+      if (one !== day) return;
+      counts.set(kind, (counts.get(kind) ?? 0) + 1);
+      mask |= 1 << (numbers.kinds[kind]?.yard ?? 0);
+    });
+    return mask === 0 ? [] : [loadFrom(numbers, day, mask, [...counts])];
   });
 }
 
-const bits = (mask: number): number => {
-  let count = 0;
-  for (let left = mask; left > 0; left &= left - 1) count += 1;
-  return count;
-};
+/** A day for each job from the loads of a plan. */
+function assignmentOf(numbers: RoundsNumbers, loads: readonly DayLoad[]): Assignment {
+  const days: Assignment = numbers.kindOf.map(() => numbers.have.length);
+  const next = numbers.kinds.map(() => 0);
+  const unlike = new Map(loads.map((load) => [loadKey(load), load]));
+  for (const { day, taken } of unlike.values())
+    for (const [kind, count] of taken)
+      for (let index = 0; index < count; index++) {
+        const job = numbers.kinds[kind]?.jobs[next[kind] ?? 0];
+        next[kind] = (next[kind] ?? 0) + 1;
+        if (job !== undefined) days[job] = day;
+      }
+  return days;
+}
 
-const emptyDays = (days: RoundsQuestion["days"]): RoundsPlan["days"] =>
-  days.map(({ date }) => ({ date, stops: [], drive: 0, work: 0 }));
-
-function issuesOf({ speedKmh, days, yards, jobs }: RoundsQuestion): Issue[] {
-  const issues: Issue[] = [];
-  const say = (code: string, path: string, message: string) => issues.push({ code, path, message });
-  if (!(speedKmh > 0)) say("not-positive", "speedKmh", "A speed is more than 0 km/h.");
-  const twice = (names: readonly string[], what: string) =>
-    names.forEach((name, index) => {
-      if (names.indexOf(name) !== index) say("double", `${what}.${index}`, `“${name}” stands there twice.`);
-    });
-  twice(
-    days.map(({ date }) => date),
-    "days",
-  );
-  twice(
-    yards.map(({ id }) => id),
-    "yards",
-  );
-  twice(
-    jobs.map(({ id }) => id),
-    "jobs",
-  );
-  jobs.forEach(({ yard, minutes }, index) => {
-    if (!yards.some(({ id }) => id === yard))
-      say("unknown-yard", `jobs.${index}.yard`, `There is no yard called “${yard}”.`);
-    if (!(minutes >= 0)) say("not-positive", `jobs.${index}.minutes`, "Minutes are 0 or more.");
-  });
-  return issues;
+function planOf(
+  { days, jobs }: RoundsQuestion,
+  numbers: RoundsNumbers,
+  assigned: Assignment,
+  bound: number,
+): RoundsPlan {
+  const objective = costOf(numbers, assigned);
+  const loads = new Map(loadsOf(numbers, assigned).map((load) => [load.day, load]));
+  const yardOf = (job: number) => numbers.kinds[numbers.kindOf[job] ?? 0]?.yard;
+  return {
+    days: days.map(({ date }, day): PlannedDay => {
+      const taken = [...jobs.keys()].filter((job) => assigned[job] === day);
+      const { order, minutes } = numbers.tour(loads.get(day)?.mask ?? 0);
+      return {
+        date,
+        stops: order.map((place) => ({
+          yard: numbers.yards[place] ?? "",
+          jobs: taken.filter((job) => yardOf(job) === place).map((job) => jobs[job]?.id ?? ""),
+        })),
+        drive: minutes,
+        work: taken.reduce((sum, job) => sum + (jobs[job]?.minutes ?? 0), 0),
+      };
+    }),
+    left: jobs.flatMap(({ id }, job) => (assigned[job] === days.length ? [id] : [])),
+    objective,
+    bound,
+    gap: objective > 0 ? Math.max(0, objective - bound) / objective : 0,
+  };
 }

@@ -3,8 +3,9 @@ import fc from "fast-check";
 import loadHighs from "highs";
 import { addDays } from "../calendar/date";
 import { highsSolver, type Solver } from "../math/programme";
-import { dayCost, leftCost, planRounds, type RoundsJob, type RoundsPlan, type RoundsQuestion } from "./plan";
-import { allTours } from "./tour";
+import { planRounds } from "./plan";
+import { dayCost, leftCost, type RoundsJob, type RoundsPlan, type RoundsQuestion } from "./question";
+import { placesOf, tourFinder } from "./tour";
 import { driveMinutes, greatCircleKm, type Place } from "./travel";
 
 let solve: Solver;
@@ -14,8 +15,10 @@ beforeAll(async () => {
 
 const MONDAY = "2026-11-23";
 const HOME: Place = [53, -2];
+/** As long as it takes. */
+const PATIENT = { seconds: 60, elapsed: () => 0 };
 const plan = (question: RoundsQuestion): RoundsPlan => {
-  const found = planRounds(question, solve);
+  const found = planRounds(question, solve, PATIENT);
   if (!found.ok) throw new Error(found.issues[0]?.message);
   return found.value;
 };
@@ -75,8 +78,10 @@ describe("tours", () => {
           Math.hypot((ax ?? 0) - (bx ?? 0), (ay ?? 0) - (by ?? 0));
         const home = at.map((one) => gap([25, 25], one));
         const between = at.map((one) => at.map((other) => gap(one, other)));
-        allTours(home, between).forEach(({ order, minutes }, mask) => {
-          const members = at.flatMap((_, index) => (mask & (1 << index) ? [index] : []));
+        const tour = tourFinder(home, between);
+        Array.from({ length: 1 << at.length }, (_, mask) => mask).forEach((mask) => {
+          const { order, minutes } = tour(mask);
+          const members = placesOf(mask);
           const lengths = permutations(members).map((way) =>
             way.length === 0
               ? 0
@@ -136,6 +141,71 @@ describe("planRounds", () => {
     expect([found.left, found.days[0]?.stops]).toEqual([["fresh"], [{ yard: "near", jobs: ["overdue"] }]]);
   });
 
+  test("a pinned job stays on its day or is left out, and the others make room for it", () => {
+    const [first, second] = [MONDAY, addDays(MONDAY, 1)];
+    const pinned = plan(round({ jobs: [job("a", "near", { only: second }), job("b", "near")] }));
+    expect(pinned.days.map(({ stops }) => stops.flatMap(({ jobs }) => jobs))).toEqual([[], ["a", "b"]]);
+    const full = round({
+      days: [
+        { date: first, minutes: 110 },
+        { date: second, minutes: 60 },
+      ],
+      jobs: [job("a", "near", { only: second }), job("b", "near")],
+    });
+    expect([plan(full).left, plan(full).days[0]?.stops[0]?.jobs]).toEqual([["a"], ["b"]]);
+  });
+
+  test("three or four yards and jobs alike in everything are as cheap as trying every way (property)", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 90, max: 260 }), fc.nat(5), (minutes, due) => {
+        const question = round({
+          days: [0, 1].map((day) => ({ date: addDays(MONDAY, day), minutes })),
+          yards: [0, 1, 2].map((yard) => ({
+            id: String(yard),
+            at: [53 + 0.03 * yard, -2 + 0.05 * yard * yard] as Place,
+          })),
+          jobs: [0, 0, 0, 1, 1, 2].map((yard, index) =>
+            job(`j${index}`, String(yard), {
+              minutes: 45,
+              due: addDays(MONDAY, due - 3),
+              weight: yard === 2 ? 2 : 1,
+            }),
+          ),
+        });
+        expect(plan(question).objective).toBeCloseTo(cheapestByTrying(question), 5);
+      }),
+      { numRuns: 15, seed: 11 },
+    );
+  });
+
+  test("a week of five yards and twenty horses is proven, and told on the way: plan falls, bound rises", () => {
+    const told: { objective: number; bound: number }[] = [];
+    const question = round({
+      days: [0, 1, 2, 3].map((day) => ({ date: addDays(MONDAY, day), minutes: 300 })),
+      yards: Array.from({ length: 5 }, (_, yard) => ({
+        id: String(yard),
+        at: [53 + 0.06 * Math.cos(yard * 2), -2 + 0.09 * Math.sin(yard * 3)] as Place,
+      })),
+      jobs: Array.from({ length: 20 }, (_, index) =>
+        job(`j${index}`, String(index % 5), {
+          minutes: 25 + 10 * (index % 4),
+          due: addDays(MONDAY, ((index * 7) % 11) - 3),
+        }),
+      ),
+    });
+    const found = planRounds(question, solve, { ...PATIENT, report: (progress) => told.push(progress) });
+    expect(found.ok && found.value.gap).toBe(0);
+    for (const [index, { objective, bound }] of told.entries()) {
+      const next = told[index + 1];
+      expect(bound).toBeLessThanOrEqual(objective);
+      if (next)
+        expect([next.objective <= objective, next.bound >= Math.min(bound, next.objective)]).toEqual([
+          true,
+          true,
+        ]);
+    }
+  });
+
   test("a day with no hours takes nothing, no days and no jobs make an empty plan", () => {
     expect(plan(round({ days: [{ date: MONDAY, minutes: 0 }] })).left).toEqual(["a", "b", "c"]);
     expect(plan(round({ days: [] })).left).toEqual(["a", "b", "c"]);
@@ -147,7 +217,7 @@ describe("planRounds", () => {
     [{ jobs: [job("a", "near"), job("a", "east")] }, "jobs.1", "double"],
     [{ speedKmh: 0 }, "speedKmh", "not-positive"],
   ])("what cannot be planned is said at its place", (more, path, code) => {
-    const found = planRounds(round(more), solve);
+    const found = planRounds(round(more), solve, PATIENT);
     expect(found.ok ? undefined : [found.issues[0]?.path, found.issues[0]?.code]).toEqual([path, code]);
   });
 
@@ -193,10 +263,8 @@ describe("planRounds", () => {
   });
 
   test("without time for a proof the plan still keeps every day, costs no less than its bound, and says the gap", () => {
-    const never: Solver = (programme, limits) =>
-      programme.whole ? { kind: "stopped" } : solve(programme, limits);
     const question = round({ days: [0, 1].map((day) => ({ date: addDays(MONDAY, day), minutes: 160 })) });
-    const found = planRounds(question, never);
+    const found = planRounds(question, solve, { seconds: 0, elapsed: () => 1 });
     if (!found.ok) throw new Error(found.issues[0]?.message);
     const { days, left, objective, bound, gap } = found.value;
     expect(left).toEqual([]);
@@ -211,7 +279,7 @@ describe("planRounds", () => {
 /** The cheapest of every way to put each job on a day or on none. */
 function cheapestByTrying({ home, speedKmh, stopMinutes, days, yards, jobs }: RoundsQuestion): number {
   const drive = (from: Place, to: Place) => driveMinutes(from, to, speedKmh);
-  const tours = allTours(
+  const tour = tourFinder(
     yards.map(({ at }) => drive(home, at)),
     yards.map(({ at }) => yards.map((other) => drive(at, other.at))),
   );
@@ -223,10 +291,10 @@ function cheapestByTrying({ home, speedKmh, stopMinutes, days, yards, jobs }: Ro
     const fits = days.every(({ minutes }, number) => {
       const here = jobs.filter((_, index) => day[index] === number);
       const mask = here.reduce((set, { yard }) => set | (1 << yards.findIndex(({ id }) => id === yard)), 0);
-      const tour = tours[mask]?.minutes ?? 0;
-      cost += tour;
+      const { minutes: way } = tour(mask);
+      cost += way;
       const stops = new Set(here.map(({ yard }) => yard)).size;
-      return here.reduce((sum, one) => sum + one.minutes, 0) + tour + stops * stopMinutes <= minutes + 1e-9;
+      return here.reduce((sum, one) => sum + one.minutes, 0) + way + stops * stopMinutes <= minutes + 1e-9;
     });
     if (!fits) continue;
     jobs.forEach((one, index) => {

@@ -4,46 +4,104 @@ export interface Tour {
   minutes: number;
 }
 
+/** More places than this in one tour are ordered well, not proven best. */
+const MOST_EXACT = 12;
+
 /**
- * Shortest tours from home through every set of places and back, exact (dynamic programme over sets, Held and Karp
- * 1962): `tours[mask]` for each set as bits, the empty one first. `home[i]` and `between[i][j]` are minutes, the same in
- * both directions. Time and room grow by 2 to the number of places: meant for a dozen at most.
+ * The shortest tour from home through a set of places and back, by the set as bits of a number: exact up to twelve
+ * places (dynamic programme over sets, Held and Karp 1962), above that by insertion where it lengthens the way least.
+ * `home[i]` and `between[i][j]` are minutes, the same in both directions. Each set is worked out once.
  */
-export function allTours(home: readonly number[], between: readonly (readonly number[])[]): Tour[] {
-  const n = home.length;
+export function tourFinder(
+  home: readonly number[],
+  between: readonly (readonly number[])[],
+): (mask: number) => Tour {
+  const known = new Map<number, Tour>();
+  return (mask) => {
+    const found = known.get(mask);
+    if (found) return found;
+    const places = placesOf(mask);
+    const tour =
+      places.length <= MOST_EXACT ? exactTour(places, home, between) : insertedTour(places, home, between);
+    known.set(mask, tour);
+    return tour;
+  };
+}
+
+/** The numbers of the bits that are set, lowest first. */
+export function placesOf(mask: number): number[] {
+  const places: number[] = [];
+  for (let left = mask, place = 0; left > 0; left >>>= 1, place++) if (left & 1) places.push(place);
+  return places;
+}
+
+function exactTour(
+  places: readonly number[],
+  home: readonly number[],
+  between: readonly (readonly number[])[],
+): Tour {
+  const n = places.length;
+  if (n === 0) return { order: [], minutes: 0 };
   const sets = 1 << n;
-  // best[mask * n + last]: shortest from home through all of mask, ending at last.
+  // best[set * n + last]: shortest from home through all of the set, ending at last.
   const best = new Float64Array(sets * n).fill(Number.POSITIVE_INFINITY);
   const from = new Int16Array(sets * n).fill(-1);
-  for (let place = 0; place < n; place++) best[(1 << place) * n + place] = home[place] ?? 0;
-  for (let mask = 1; mask < sets; mask++)
+  const way = places.map((a) => places.map((b) => between[a]?.[b] ?? 0));
+  const out = places.map((place) => home[place] ?? 0);
+  for (let last = 0; last < n; last++) best[(1 << last) * n + last] = out[last] ?? 0;
+  for (let set = 1; set < sets; set++)
     for (let last = 0; last < n; last++) {
-      const sofar = best[mask * n + last] ?? 0;
-      if (!(mask & (1 << last)) || !Number.isFinite(sofar)) continue;
+      if (!(set & (1 << last))) continue;
+      const sofar = best[set * n + last] ?? 0;
       for (let next = 0; next < n; next++) {
-        if (mask & (1 << next)) continue;
-        const at = (mask | (1 << next)) * n + next;
-        const minutes = sofar + (between[last]?.[next] ?? 0);
+        if (set & (1 << next)) continue;
+        const at = (set | (1 << next)) * n + next;
+        const minutes = sofar + (way[last]?.[next] ?? 0);
         if (minutes < (best[at] ?? 0)) {
           best[at] = minutes;
           from[at] = last;
         }
       }
     }
-  return Array.from({ length: sets }, (_, mask): Tour => {
-    let [end, minutes] = [-1, Number.POSITIVE_INFINITY];
-    for (let last = 0; last < n; last++) {
-      const whole = (best[mask * n + last] ?? Number.POSITIVE_INFINITY) + (home[last] ?? 0);
-      if (mask & (1 << last) && whole < minutes) [end, minutes] = [last, whole];
+  let [end, minutes] = [-1, Number.POSITIVE_INFINITY];
+  for (let last = 0; last < n; last++) {
+    const whole = (best[(sets - 1) * n + last] ?? 0) + (out[last] ?? 0);
+    if (whole < minutes) [end, minutes] = [last, whole];
+  }
+  const order: number[] = [];
+  for (let set = sets - 1, last = end; last !== -1;) {
+    order.unshift(places[last] ?? 0);
+    const before = from[set * n + last] ?? -1;
+    set &= ~(1 << last);
+    last = before;
+  }
+  return { order, minutes };
+}
+
+function insertedTour(
+  places: readonly number[],
+  home: readonly number[],
+  between: readonly (readonly number[])[],
+): Tour {
+  const way = (a: number | undefined, b: number | undefined) =>
+    a === undefined
+      ? b === undefined
+        ? 0
+        : (home[b] ?? 0)
+      : b === undefined
+        ? (home[a] ?? 0)
+        : (between[a]?.[b] ?? 0);
+  const order: number[] = [];
+  let minutes = 0;
+  for (const place of places) {
+    let [at, more] = [0, Number.POSITIVE_INFINITY];
+    for (let index = 0; index <= order.length; index++) {
+      const [a, b] = [order[index - 1], order[index]];
+      const longer = way(a, place) + way(place, b) - way(a, b);
+      if (longer < more) [at, more] = [index, longer];
     }
-    if (end === -1) return { order: [], minutes: 0 };
-    const order: number[] = [];
-    for (let set = mask, last = end; last !== -1;) {
-      order.unshift(last);
-      const before = from[set * n + last] ?? -1;
-      set &= ~(1 << last);
-      last = before;
-    }
-    return { order, minutes };
-  });
+    order.splice(at, 0, place);
+    minutes += more;
+  }
+  return { order, minutes };
 }

@@ -1,0 +1,84 @@
+import { beforeAll, describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import loadHighs from "highs";
+import { highsSolver, type Solver } from "./programme";
+import { Simplex, type Column } from "./simplex";
+
+let solve: Solver;
+beforeAll(async () => {
+  solve = highsSolver(await loadHighs());
+});
+
+/** Cover each row so many times: columns of whole numbers, and one dear column a row to start from. */
+const covering = (columns: Column[], bounds: number[]) => {
+  const own: Column[] = bounds.map((_, row) => ({ cost: 1000, rows: [row], values: [1] }));
+  return new Simplex([...own, ...columns], bounds, [...bounds.keys()]);
+};
+
+describe("simplex", () => {
+  test("two rows, two columns that each do both better: 3 and 2 at prices that say so", () => {
+    const simplex = covering(
+      [
+        { cost: 4, rows: [0, 1], values: [1, 1] },
+        { cost: 3, rows: [0], values: [1] },
+      ],
+      [3, 2],
+    );
+    expect(simplex.solve()).toBe(true);
+    expect(simplex.objective).toBeCloseTo(11, 9);
+    expect(simplex.values().get(2)).toBeCloseTo(2, 9);
+    expect(simplex.values().get(3)).toBeCloseTo(1, 9);
+    expect(simplex.duals()).toEqual([expect.closeTo(3, 9), expect.closeTo(1, 9)]);
+  });
+
+  test("a column added afterwards is taken up from where it stood", () => {
+    const simplex = covering([{ cost: 5, rows: [0], values: [1] }], [1, 1]);
+    simplex.solve();
+    expect(simplex.objective).toBeCloseTo(1005, 9);
+    simplex.columns.push({ cost: 7, rows: [0, 1], values: [1, 1] });
+    expect(simplex.solve()).toBe(true);
+    expect(simplex.objective).toBeCloseTo(7, 9);
+  });
+
+  test("without an end: a column that pays and takes nothing", () => {
+    expect(covering([{ cost: -1, rows: [0], values: [-1] }], [1]).solve()).toBe(true);
+    expect(covering([{ cost: -1001, rows: [0], values: [-1] }], [1]).solve()).toBe(false);
+  });
+
+  test("columns that depend on each other make no basis", () => {
+    const twice: Column = { cost: 1, rows: [0, 1], values: [1, 1] };
+    expect(() => new Simplex([twice, twice], [1, 1], [0, 1])).toThrow("independent");
+  });
+
+  test("as cheap as an independent solver finds it, degenerate ones among them (property)", () => {
+    const some = fc.record({
+      columns: fc.array(
+        fc.record({
+          cost: fc.integer({ min: 1, max: 60 }),
+          rows: fc.subarray([0, 1, 2, 3, 4, 5], { minLength: 1 }),
+        }),
+        { maxLength: 25 },
+      ),
+      bounds: fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 6, maxLength: 6 }),
+    });
+    fc.assert(
+      fc.property(some, ({ columns, bounds }) => {
+        const simplex = covering(
+          columns.map(({ cost, rows }) => ({ cost, rows, values: rows.map(() => 1) })),
+          bounds,
+        );
+        expect(simplex.solve()).toBe(true);
+        const rows = bounds.map((bound, row) => ({
+          terms: simplex.columns.flatMap((column, index): [number, number][] =>
+            column.rows.includes(row) ? [[index, 1]] : [],
+          ),
+          sense: "=" as const,
+          bound,
+        }));
+        const other = solve({ cost: simplex.columns.map(({ cost }) => cost), rows, whole: false });
+        expect(other.kind === "optimal" && other.objective).toBeCloseTo(simplex.objective, 5);
+      }),
+      { numRuns: 150, seed: 3 },
+    );
+  });
+});
