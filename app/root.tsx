@@ -92,6 +92,7 @@ export default function Root({ loaderData }: Route.ComponentProps) {
     "g t": () => void navigate("/"),
     "g h": () => void navigate("/horses"),
     "g f": () => void navigate("/forge"),
+    "g r": () => void navigate("/rounds"),
     "g b": () => void navigate("/files"),
     "g c": () => void navigate("/cautions"),
     "g s": () => void navigate("/settings"),

@@ -12,7 +12,7 @@ import { degrees, radians } from "~core/math/angle";
 import { isShod, type Horse } from "~core/record/horse";
 import type { ShoeingLife } from "~core/shoe/advice/facts";
 import { nothingRead, readingId, type Moment, type Reading } from "~core/record/reading";
-import { DEFAULT_SETTINGS } from "~core/record/settings";
+import { DEFAULT_ROUNDS, DEFAULT_SETTINGS } from "~core/record/settings";
 import { noRecords, type Records } from "~core/record/tables";
 import { SHEET_STEPS, trimId, type Trim } from "~core/record/trim";
 import { blankVisit, type Visit } from "~core/record/visit";
@@ -21,7 +21,7 @@ import { forgedLog, rack } from "./forged";
 import { shodFoot } from "./shod";
 import { sound } from "./sound";
 import { chooseCuts, plannedTrim, takenByHand } from "./trimmed";
-import { ROUND, type HorsePlan } from "./yards";
+import { BOOKED, HOME, ROUND, type HorsePlan } from "./yards";
 
 const YEARS_OF_VISITS = 2;
 /** Noise of a practised hand: within-subject sd. The same as the general repeatability. */
@@ -69,7 +69,10 @@ export function makeDemoRound(
   }
   records.forged.push(...forgedLog(today, seededRandom(seed + FORGE_SEED)));
   records.steel.push(...rack());
-  records.settings.push(DEFAULT_SETTINGS);
+  records.appointments.push(
+    ...BOOKED.map((one, index) => ({ id: `demo-booked-${index + 1}`, ...one(today) })),
+  );
+  records.settings.push({ ...DEFAULT_SETTINGS, rounds: { ...DEFAULT_ROUNDS, home: HOME } });
   return records;
 }
 

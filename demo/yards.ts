@@ -1,5 +1,7 @@
+import { addDays, type IsoDate } from "~core/calendar/date";
 import type { HorseUse } from "~core/constants/due";
 import type { AnimalKind } from "~core/foot/toeYardstick";
+import type { Appointment } from "~core/record/appointment";
 import type { Horse } from "~core/record/horse";
 import type { ShoeingLife } from "~core/shoe/advice/facts";
 
@@ -61,6 +63,15 @@ const horse = (
   finish: Horse["finish"],
   more: Partial<HorsePlan> = {},
 ): HorsePlan => ({ name, kind, massKg, use, finish, ...more });
+
+/** Where the van stands at night. */
+export const HOME: [number, number] = [54.331, -1.802];
+
+/** Time that is taken already in the weeks to come. */
+export const BOOKED: ((today: IsoDate) => Omit<Appointment, "id">)[] = [
+  (today) => ({ date: addDays(today, 2), at: "13:00", minutes: 120, title: "Van to the garage" }),
+  (today) => ({ date: addDays(today, 9), at: "09:00", minutes: 90, title: "Steel delivery" }),
+];
 
 /** The invented round in a river-mouth and moorland district: eight yards, forty-three horses. */
 export const ROUND: readonly YardPlan[] = [

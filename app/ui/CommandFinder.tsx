@@ -39,6 +39,8 @@ export default function CommandFinder({ horses, onClose, onHelp }: FinderProps) 
       go("Add a horse", "/horses/new", "Action"),
       go("Forge: steel, marks, pattern, heats", "/forge"),
       go("Cut list: bars and offcuts", "/forge?view=list"),
+      go("Rounds: plan the next days", "/rounds"),
+      go("Board of cycles: who is due, who is late", "/rounds?view=board"),
       go("Files: back up, restore, export", "/files"),
       go("Cautions", "/cautions"),
       go("Settings", "/settings"),

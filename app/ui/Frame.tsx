@@ -9,6 +9,7 @@ const ABOVE = [
   ["/", "Today"],
   ["/horses", "Horses"],
   ["/forge", "Forge"],
+  ["/rounds", "Rounds"],
 ] as const;
 const BELOW = [
   ["/files", "Files"],

@@ -9,6 +9,7 @@ const SHORTCUTS: [keys: string[], what: string][] = [
   [["g t"], "Today"],
   [["g h"], "Horses"],
   [["g f"], "Forge"],
+  [["g r"], "Rounds"],
   [["g b"], "Files: back up"],
   [["g c"], "Cautions"],
   [["g s"], "Settings"],

@@ -1,26 +1,14 @@
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
 import type { CutList, CutListQuestion } from "~core/forge/cutlist/cutList";
 import type { PlannedHorse, PlannedPiece } from "~core/forge/planned";
 import type { Forged } from "~core/record/forge";
 import type { Settings } from "~core/record/settings";
 import type { Result } from "~core/result";
 import type { ForgeWorker } from "./forge.worker";
+import { running, type Running } from "./running";
 
-/** Work that runs off the main thread and can be called off. */
-interface Running<T> {
-  answer: Promise<T>;
-  cancel: () => void;
-}
-
-/** Runs one piece of work in a worker of its own; called off, its promise never settles. */
-function inWorker<T>(work: (remote: Remote<ForgeWorker>) => Promise<T>): Running<T> {
-  const worker = new Worker(new URL("./forge.worker.ts", import.meta.url), { type: "module" });
-  const broke = new Promise<never>((_, refuse) => {
-    worker.onerror = (event) => refuse(new Error(event.message || "The solver could not be started."));
-  });
-  const answer = Promise.race([work(wrap<ForgeWorker>(worker)), broke]).finally(() => worker.terminate());
-  return { answer, cancel: () => worker.terminate() };
-}
+const inWorker = <T>(work: (remote: Remote<ForgeWorker>) => Promise<T>): Running<T> =>
+  running(new Worker(new URL("./forge.worker.ts", import.meta.url), { type: "module" }), work);
 
 /** Cut lists one after another, with the time that each took in the worker, ms. */
 export const cutInWorker = (questions: readonly CutListQuestion[]) =>

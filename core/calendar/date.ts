@@ -21,6 +21,9 @@ export const addDays = (date: IsoDate, days: number): IsoDate => dateOfDay(dayNu
 /** Days from the first to the second; negative when the second is earlier. */
 export const daysBetween = (from: IsoDate, to: IsoDate): number => dayNumber(to) - dayNumber(from);
 
+/** Day of the week: 0 is Monday, 6 is Sunday. */
+export const weekday = (date: IsoDate): number => (((dayNumber(date) + 3) % 7) + 7) % 7;
+
 /** 1 on the first of January. */
 export const dayOfYear = (date: IsoDate): number =>
   dayNumber(date) - dayNumber(`${date.slice(0, 4)}-01-01`) + 1;

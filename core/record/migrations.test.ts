@@ -78,6 +78,16 @@ describe("migrations", () => {
         },
       },
     },
+    {
+      to: 6,
+      table: "settings",
+      before: { id: "settings", unit: "in" },
+      after: {
+        id: "settings",
+        unit: "in",
+        rounds: { speedKmh: 50, stopMinutes: 15, leaves: "07:30", week: [540, 540, 540, 540, 540, 0, 0] },
+      },
+    },
   ];
 
   test("gate: every shipped step has a literal row before and after, in order without gaps", () => {

@@ -56,6 +56,16 @@ export const MIGRATIONS: readonly Migration[] = [
       }),
     },
   },
+  {
+    // Rounds: where they start and which days are worked; fixed appointments in a table of their own.
+    to: 6,
+    tables: {
+      settings: (row) => ({
+        rounds: { speedKmh: 50, stopMinutes: 15, leaves: "07:30", week: [540, 540, 540, 540, 540, 0, 0] },
+        ...row,
+      }),
+    },
+  },
 ];
 
 /** The version of the records that this build reads and writes. */

@@ -3,6 +3,7 @@ import { DEFAULT_LENSES, FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
 import { HORSE_USES } from "../constants/due";
 import { TRIM_MARGIN_MM } from "../constants/trim";
 import { TRADE_ALLOWANCES } from "../forge/stock";
+import { timeField } from "./fields";
 
 const marginField = z
   .number()
@@ -37,6 +38,32 @@ export const DEFAULT_FORGE: ForgeSettings = {
   barLength: 3000,
   kerf: 2,
   leastOffcut: 150,
+};
+
+const dayMinutes = z
+  .number()
+  .min(0, { error: "No less than 0 minutes." })
+  .max(960, { error: "No day has more than 16 hours." });
+
+/** Where the rounds start, how fast they go, and which days are worked. */
+const roundsSettingsSchema = z.strictObject({
+  /** Latitude and longitude of home, degrees; no rounds are planned without. */
+  home: z.tuple([z.number().min(-90).max(90), z.number().min(-180).max(180)]).optional(),
+  speedKmh: z.number().min(5, { error: "At least 5 km/h." }).max(130, { error: "No more than 130 km/h." }),
+  /** Getting in, unloading, tea: minutes at each yard. */
+  stopMinutes: z.number().min(0).max(120, { error: "No more than 120 minutes." }),
+  /** When the van leaves home. */
+  leaves: timeField,
+  /** Minutes that can be worked from Monday to Sunday, home to home; 0 is a day off. */
+  week: z.tuple([dayMinutes, dayMinutes, dayMinutes, dayMinutes, dayMinutes, dayMinutes, dayMinutes]),
+});
+export type RoundsSettings = z.infer<typeof roundsSettingsSchema>;
+
+export const DEFAULT_ROUNDS: RoundsSettings = {
+  speedKmh: 50,
+  stopMinutes: 15,
+  leaves: "07:30",
+  week: [540, 540, 540, 540, 540, 0, 0],
 };
 
 /** How this user reads, and the limits that are theirs to set. One row. */
@@ -81,6 +108,7 @@ export const settingsSchema = z.strictObject({
     )
     .default({}),
   forge: forgeSettingsSchema.default(DEFAULT_FORGE),
+  rounds: roundsSettingsSchema.default(DEFAULT_ROUNDS),
   /** Cautions that were read, by where they stand and what they were about. */
   cautionsRead: z.array(z.string().max(120)).default([]),
 });

@@ -1,4 +1,5 @@
 import type { z } from "zod";
+import { appointmentSchema } from "./appointment";
 import { forgedSchema, forgingSchema, steelSchema } from "./forge";
 import { horseSchema } from "./horse";
 import { lookSchema } from "./look";
@@ -28,6 +29,7 @@ export const TABLES = {
   forgings: forgingSchema,
   forged: forgedSchema,
   steel: steelSchema,
+  appointments: appointmentSchema,
   settings: settingsSchema,
 } as const;
 
@@ -53,6 +55,7 @@ export const noRecords = (): Records => ({
   forgings: [],
   forged: [],
   steel: [],
+  appointments: [],
   settings: [],
 });
 

@@ -49,6 +49,8 @@ export const visitSchema = z.strictObject({
   /** Planned time of arrival. */
   at: timeField.optional(),
   status: z.enum(["planned", "open", "signed"]),
+  /** Planned for this day and no other: the owner has been told, or the vet comes. */
+  pinned: z.boolean().optional(),
   signedAt: instantField.optional(),
   /** A plain note for each knot. */
   notes: z.partialRecord(z.enum(STAGES), prose).default({}),

@@ -27,6 +27,9 @@ export interface RoundsNumbers {
   kindOf: readonly number[];
 }
 
+/** From home to a yard whose place is not known. Source: assumption, a usual way on a country round. */
+export const ISLAND_MINUTES = 30;
+
 /** A minute is not fought over by rounding: what a day holds may be passed by this much, minutes. */
 export const MINUTE_SLACK = 1e-9;
 
@@ -35,8 +38,12 @@ export function roundsNumbers(question: RoundsQuestion): RoundsNumbers {
   const { home, speedKmh, detour, stopMinutes, days, jobs } = question;
   const yards = question.yards.filter(({ id }) => jobs.some(({ yard }) => yard === id));
   const minutes = (from: Place, to: Place) => driveMinutes(from, to, speedKmh, detour);
-  const out = yards.map(({ at }) => minutes(home, at));
-  const between = yards.map(({ at }) => yards.map((other) => minutes(at, other.at)));
+  const out = yards.map(({ at }) => (at ? minutes(home, at) : ISLAND_MINUTES));
+  const between = yards.map(({ at }, from) =>
+    yards.map((other, to) =>
+      from === to ? 0 : at && other.at ? minutes(at, other.at) : (out[from] ?? 0) + (out[to] ?? 0),
+    ),
+  );
   const lastDay = lastDate(days);
   const kinds = new Map<string, JobKind & { jobs: number[] }>();
   const kindOf = jobs.map((job, index): number => {

@@ -11,7 +11,8 @@ export interface RoundsQuestion {
   stopMinutes: number;
   /** Days that can be worked, with their minutes; home to home. */
   days: readonly { date: IsoDate; minutes: number }[];
-  yards: readonly { id: string; at: Place }[];
+  /** A yard without a place is an island: so far from home as is typical, and reached from there only. */
+  yards: readonly { id: string; at?: Place | undefined }[];
   jobs: readonly RoundsJob[];
 }
 

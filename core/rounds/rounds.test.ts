@@ -280,8 +280,8 @@ describe("planRounds", () => {
 function cheapestByTrying({ home, speedKmh, stopMinutes, days, yards, jobs }: RoundsQuestion): number {
   const drive = (from: Place, to: Place) => driveMinutes(from, to, speedKmh);
   const tour = tourFinder(
-    yards.map(({ at }) => drive(home, at)),
-    yards.map(({ at }) => yards.map((other) => drive(at, other.at))),
+    yards.map(({ at = home }) => drive(home, at)),
+    yards.map(({ at = home }) => yards.map((other) => drive(at, other.at ?? home))),
   );
   let best = Number.POSITIVE_INFINITY;
   const lastDay = days.at(-1)?.date ?? "";

@@ -1,0 +1,5 @@
+import type { PlanningRecords } from "~app/data/planning";
+
+export function BoardView(_: PlanningRecords & { today: string }) {
+  return null;
+}

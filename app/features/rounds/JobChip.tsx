@@ -1,0 +1,133 @@
+import { useDraggable } from "@dnd-kit/core";
+import { Popover } from "antd";
+import dayjs from "dayjs";
+import { useState } from "react";
+import { Link } from "react-router";
+import { useWording } from "~app/ui/useWording";
+import { daysBetween } from "~core/calendar/date";
+import { minutesInWords } from "~core/cycle/dayPlan";
+import { dueReason } from "~core/cycle/dueWords";
+import type { PlanningJob } from "~core/rounds/planning";
+import { moveInWords } from "~core/rounds/words";
+import type { Dragged, PlanHand } from "./planHand";
+
+interface ChipProps {
+  job: PlanningJob;
+  date: string | undefined;
+  hand: PlanHand;
+}
+
+/** One horse in the plan: carried to another day, or opened to see why it is due and what each day would cost. */
+export function JobChip({ job, date, hand }: ChipProps) {
+  const { horse, minutes } = job;
+  const [open, setOpen] = useState(false);
+  const carried: Dragged = { horses: [horse.id], name: horse.name, from: date };
+  const pinned = job.coming?.pinned === true && date !== undefined;
+  const { setNodeRef, listeners, attributes, isDragging } = useDraggable({
+    id: horse.id,
+    data: carried,
+    disabled: pinned || hand.proposed,
+  });
+  const late = lateness(job, date);
+  return (
+    <li ref={setNodeRef} className={`job-chip${isDragging ? " job-gone" : ""}`}>
+      <Popover
+        open={open}
+        onOpenChange={setOpen}
+        trigger="click"
+        placement="bottomLeft"
+        content={open && <JobFacts {...{ job, date, hand }} onDone={() => setOpen(false)} />}
+      >
+        <button
+          type="button"
+          {...listeners}
+          {...attributes}
+          className="job-button"
+          aria-roledescription="horse that can be moved"
+        >
+          <span className="job-chip-name">
+            {pinned && (
+              <span className="job-pin" role="img" aria-label="pinned">
+                ●
+              </span>
+            )}
+            {horse.name}
+          </span>
+          <span className={late.state === "late" ? "ember strong" : "quiet"}>
+            {late.words === "" ? `${minutes}′` : late.words}
+          </span>
+        </button>
+      </Popover>
+    </li>
+  );
+}
+
+/** How the day lies to the horse's window, in as few words as a chip has room for. */
+function lateness(
+  { due, windowStart }: PlanningJob,
+  date: string | undefined,
+): { state: string; words: string } {
+  const day = date ?? dayjs().format("YYYY-MM-DD");
+  const over = daysBetween(due, day);
+  if (over > 0) return { state: "late", words: `${over} d late` };
+  const early = daysBetween(day, windowStart);
+  if (date !== undefined && early > 0) return { state: "early", words: `${early} d early` };
+  return { state: "window", words: "" };
+}
+
+function JobFacts({ job, date, hand, onDone }: ChipProps & { onDone: () => void }) {
+  const wording = useWording();
+  const { horse, yard, last, minutes } = job;
+  const pinned = job.coming?.pinned === true;
+  const day = (on: string) => dayjs(on).format("ddd D MMM");
+  return (
+    <div className="job-facts">
+      <p>
+        <Link className="link strong" to={`/horses/${horse.id}`}>
+          {horse.name}
+        </Link>
+        , {yard.name} · {minutesInWords(minutes)}
+      </p>
+      <p className="quiet">
+        Window {day(job.windowStart)} to {day(job.due)}
+        {last?.next && `; ${dueReason(last.next, horse, wording)}`}
+      </p>
+      {horse.habits && <p className="ember">{horse.habits}</p>}
+      {date !== undefined && !hand.proposed && (
+        <button
+          type="button"
+          className="text-button"
+          onClick={() => {
+            hand.pin(job);
+            onDone();
+          }}
+        >
+          {pinned ? "Let it be moved" : "Pin to this day"}
+        </button>
+      )}
+      {!pinned && !hand.proposed && (
+        <ul className="move-list" aria-label={`Move ${horse.name}`}>
+          {hand
+            .costs([horse.id])
+            .filter((cost) => cost.date !== date)
+            .map((cost) => (
+              <li key={cost.date ?? "none"}>
+                <button
+                  type="button"
+                  onClick={() => {
+                    onDone();
+                    hand.move([horse.id], cost.date, `${horse.name} moved`);
+                  }}
+                >
+                  <span>{cost.date === undefined ? "Take it off the plan" : day(cost.date)}</span>
+                  <span className={cost.over > 0.5 ? "ember" : "quiet"}>
+                    {cost.date === undefined ? "" : moveInWords(cost)}
+                  </span>
+                </button>
+              </li>
+            ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,46 @@
+import type { Layout } from "~core/rounds/layout";
+import type { Planning } from "~core/rounds/planning";
+import { drawnMap } from "~core/rounds/map";
+
+const WIDTH = 280;
+const HEIGHT = 230;
+
+/** Yards by their coordinates, home, and each day's way; the chosen day stands out. */
+export function RoundMap({
+  plan,
+  laid,
+  chosen,
+}: {
+  plan: Planning;
+  laid: Layout;
+  chosen: string | undefined;
+}) {
+  const { home, yards, ways } = drawnMap(plan, laid, { width: WIDTH, height: HEIGHT, margin: 34 });
+  return (
+    <figure className="round-map sheet">
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="Yards and ways, north up">
+        {ways.map(({ date, points }) => (
+          <polyline
+            key={date}
+            className={chosen === date ? "way way-chosen" : chosen ? "way way-dim" : "way"}
+            points={points.map(({ x, y }) => `${x},${y}`).join(" ")}
+          />
+        ))}
+        {yards.map(({ id, name, x, y, right }) => (
+          <g key={id}>
+            <circle className="map-yard" cx={x} cy={y} r={4} />
+            <text x={right ? x + 7 : x - 7} y={y + 4} textAnchor={right ? "start" : "end"}>
+              {name}
+            </text>
+          </g>
+        ))}
+        <path className="map-home" d={`M${home.x - 6},${home.y + 5} v-7 l6,-5 l6,5 v7 Z`} />
+      </svg>
+      <figcaption className="quiet">
+        North up. Roads are taken as 1.3 times the straight line, an estimate.
+        {plan.islands.length > 0 &&
+          ` Without a place, taken as half an hour from home: ${plan.islands.map(({ name }) => name).join(", ")}.`}
+      </figcaption>
+    </figure>
+  );
+}

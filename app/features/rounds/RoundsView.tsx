@@ -1,0 +1,55 @@
+import { Segmented } from "antd";
+import { Link } from "react-router";
+import type { PlanningRecords } from "~app/data/planning";
+import { useView } from "~app/ui/useView";
+import { BoardView } from "./BoardView";
+import { DaysView } from "./DaysView";
+import { PlanView } from "./PlanView";
+import "./rounds.css";
+
+const VIEWS = { plan: "Plan", board: "Cycles", days: "Days and road" } as const;
+
+/** Who is due when, and days that work. */
+export function RoundsView(props: PlanningRecords & { today: string }) {
+  const { view, show } = useView<keyof typeof VIEWS>(VIEWS, "plan");
+  const { rows, settings } = props;
+  return (
+    <div className="page rounds">
+      <header className="page-head">
+        <h1>Rounds</h1>
+        <Segmented
+          aria-label="Rounds"
+          options={Object.entries(VIEWS).map(([value, label]) => ({
+            value: value as keyof typeof VIEWS,
+            label,
+          }))}
+          value={view}
+          onChange={show}
+        />
+      </header>
+      {rows.length === 0 ? (
+        <section className="empty">
+          <h2>No horses to plan for</h2>
+          <p className="quiet">Add one, or load the demo round from Today.</p>
+          <Link className="link" to="/horses/new">
+            Add a horse
+          </Link>
+        </section>
+      ) : view === "board" ? (
+        <BoardView {...props} />
+      ) : view === "days" ? (
+        <DaysView {...props} />
+      ) : settings.home ? (
+        <PlanView {...props} settings={{ ...settings, home: settings.home }} />
+      ) : (
+        <section className="empty">
+          <h2>Where do your rounds begin?</h2>
+          <p className="quiet">Days are driven from home and back. Say where home is, once.</p>
+          <button type="button" className="go-button rounds-go" onClick={() => show("days")}>
+            Set home and hours
+          </button>
+        </section>
+      )}
+    </div>
+  );
+}

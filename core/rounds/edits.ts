@@ -1,0 +1,48 @@
+import type { Edit } from "../record/edit";
+import { blankVisit, type Visit } from "../record/visit";
+import { layOut, type Placed } from "./layout";
+import type { Planning } from "./planning";
+
+/**
+ * The edits that make the records say what is placed: visits planned, moved to their day and time, or taken off. A time
+ * changes only where it is another. Ids of new visits are handed in.
+ */
+export function placedEdits(plan: Planning, placed: Placed, newId: () => string, label: string): Edit[] {
+  const laid = layOut(plan, placed);
+  const times = new Map(
+    laid.days.flatMap(({ stops }) =>
+      stops.flatMap(({ jobs }) => jobs.map(({ job, at }) => [job.horse.id, at] as const)),
+    ),
+  );
+  return plan.jobs.flatMap(({ horse, coming, on }): Edit[] => {
+    const date = placed[horse.id];
+    const at = times.get(horse.id);
+    const visit = on === undefined ? undefined : coming;
+    const edit = (id: string, path: string[], was: unknown, now: unknown): Edit => ({
+      table: "visits",
+      id,
+      path,
+      was,
+      now,
+      label,
+    });
+    if (!visit) {
+      if (date === undefined) return [];
+      const id = newId();
+      const made: Visit = {
+        id,
+        horseId: horse.id,
+        date,
+        status: "planned",
+        ...blankVisit(),
+        ...(at && { at }),
+      };
+      return [edit(id, [], undefined, made)];
+    }
+    if (date === undefined) return [edit(visit.id, [], visit, undefined)];
+    return [
+      ...(visit.date === date ? [] : [edit(visit.id, ["date"], visit.date, date)]),
+      ...(visit.at === at ? [] : [edit(visit.id, ["at"], visit.at, at)]),
+    ];
+  });
+}

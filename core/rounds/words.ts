@@ -1,0 +1,36 @@
+import { minutesInWords } from "../cycle/dayPlan";
+import type { MoveCost } from "./layout";
+import type { RoundsPlan } from "./question";
+
+const horses = (count: number): string => `${count} ${count === 1 ? "horse" : "horses"}`;
+const days = (count: number): string => `${count} ${count === 1 ? "day" : "days"}`;
+
+/** How good a plan is, in plain words. */
+export function planInWords({ gap, left, days: planned }: Pick<RoundsPlan, "gap" | "left" | "days">): string {
+  const drive = planned.reduce((sum, day) => sum + day.drive, 0);
+  const good =
+    gap <= 0
+      ? "No plan is better"
+      : gap < 0.005
+        ? "Within half a hundredth of the best possible"
+        : `Within ${Math.ceil(gap * 100)} % of the best possible`;
+  const out = left.length > 0 ? `; ${horses(left.length)} found no day` : "";
+  return `${good}: ${minutesInWords(Math.round(drive))} on the road${out}.`;
+}
+
+/** What a move costs, in as few words as stand in a column's head. */
+export function moveInWords({ date, drive, late, over }: MoveCost): string {
+  if (date === undefined) return "No day";
+  const road = Math.round(drive);
+  const parts = [
+    road === 0 ? "same road" : `${road > 0 ? "+" : "−"}${minutesInWords(Math.abs(road))} road`,
+    late > 0 ? `${days(late)} later` : late < 0 ? `${days(-late)} less late` : "",
+    over > 0.5 ? `${minutesInWords(Math.ceil(over))} too long` : "",
+  ];
+  return parts.filter((part) => part !== "").join(", ");
+}
+
+/** What a plan that leaves horses out would need. */
+export function missingInWords(minutes: number): string {
+  return `They need about ${minutesInWords(Math.round(minutes))} of work: free a day, or lengthen one.`;
+}
