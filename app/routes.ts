@@ -9,6 +9,7 @@ export default [
     route("horses/:horseId/edit", "routes/horse-edit.tsx"),
     route("forge/:visitId?/:limb?", "routes/forge.tsx"),
     route("rounds", "routes/rounds.tsx"),
+    route("rounds/:date", "routes/day.tsx"),
     route("files", "routes/files.tsx"),
     route("cautions", "routes/cautions.tsx"),
     route("settings", "routes/settings.tsx"),

@@ -1,6 +1,9 @@
 import type { RosterRow } from "~core/cycle/dayPlan";
 import type { Appointment } from "~core/record/appointment";
+import type { Reading } from "~core/record/reading";
 import type { RoundsSettings } from "~core/record/settings";
+import { planOfDay } from "~core/rounds/daySheet";
+import { readPlannedHorses } from "./forge";
 import { readRoster, readSettings } from "./queries";
 import { session } from "./session";
 
@@ -19,3 +22,18 @@ export async function readPlanning(): Promise<PlanningRecords> {
   ]);
   return { rows, settings: settings.rounds, appointments };
 }
+
+/** One day's plan, and the horses on it with what their shoes are worked out from. */
+export async function readDay(date: string) {
+  const [{ rows }, horses, log] = await Promise.all([
+    readRoster(),
+    readPlannedHorses(date),
+    session.db.forged.toArray(),
+  ]);
+  const plan = planOfDay(rows, date);
+  const names = new Set(plan.stops.flatMap(({ jobs }) => jobs.map(({ horse }) => horse.id)));
+  return { plan, log, load: horses.filter(({ horse }) => names.has(horse.id)) };
+}
+
+/** Every reading there is: what forecasts of the whole round learn from. */
+export const readAllReadings = (): Promise<Reading[]> => session.db.readings.toArray();

@@ -41,6 +41,7 @@ export default function CommandFinder({ horses, onClose, onHelp }: FinderProps) 
       go("Cut list: bars and offcuts", "/forge?view=list"),
       go("Rounds: plan the next days", "/rounds"),
       go("Board of cycles: who is due, who is late", "/rounds?view=board"),
+      go("Half a year of work against your hours", "/rounds?view=year"),
       go("Files: back up, restore, export", "/files"),
       go("Cautions", "/cautions"),
       go("Settings", "/settings"),

@@ -2,6 +2,7 @@ import type { Remote } from "comlink";
 import type { CutList, CutListQuestion } from "~core/forge/cutlist/cutList";
 import type { PlannedHorse, PlannedPiece } from "~core/forge/planned";
 import type { Forged } from "~core/record/forge";
+import type { LoadList } from "~core/rounds/loadList";
 import type { Settings } from "~core/record/settings";
 import type { Result } from "~core/result";
 import type { ForgeWorker } from "./forge.worker";
@@ -23,3 +24,6 @@ export const piecesInWorker = (
   settings: Settings,
   log: Forged[],
 ): Running<PlannedPiece[]> => inWorker((remote) => remote.pieces(horses, settings, log));
+
+export const loadInWorker = (horses: PlannedHorse[], settings: Settings, log: Forged[]): Running<LoadList> =>
+  inWorker((remote) => remote.load(horses, settings, log));

@@ -4,6 +4,7 @@ import wasm from "highs/runtime?url";
 import { cutList, type CutListQuestion } from "~core/forge/cutlist/cutList";
 import { plannedPieces, type PlannedHorse } from "~core/forge/planned";
 import { highsSolver } from "~core/math/programme";
+import { loadList } from "~core/rounds/loadList";
 import type { Forged } from "~core/record/forge";
 import type { Settings } from "~core/record/settings";
 import { wordingFor } from "~core/units/wording";
@@ -18,6 +19,8 @@ const forgeWorker = {
   },
   pieces: (horses: PlannedHorse[], settings: Settings, log: Forged[]) =>
     horses.flatMap((horse) => plannedPieces(horse, settings, log, wordingFor(settings))),
+  load: (horses: PlannedHorse[], settings: Settings, log: Forged[]) =>
+    loadList(horses, settings, log, wordingFor(settings)),
 };
 export type ForgeWorker = typeof forgeWorker;
 

@@ -1,5 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import dayjs from "dayjs";
+import { Link } from "react-router";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import type { LaidDay, LaidStop, MoveCost } from "~core/rounds/layout";
 import { moveInWords } from "~core/rounds/words";
@@ -55,6 +56,11 @@ export function DayColumn({ day, style, hand, cost, chosen, onChoose }: DayProps
           cent
         </p>
       </header>
+      {chosen && stops.length > 0 && !hand.proposed && (
+        <Link className="link plan-sheet" to={`/rounds/${date}`}>
+          Day sheet and load
+        </Link>
+      )}
       {taken.map((one) => (
         <p key={one.id} className="plan-taken quiet">
           {one.at} {one.title}

@@ -2,7 +2,8 @@ import {
   DndContext,
   DragOverlay,
   KeyboardSensor,
-  PointerSensor,
+  MouseSensor,
+  TouchSensor,
   pointerWithin,
   rectIntersection,
   useSensor,
@@ -48,7 +49,9 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
   const [dragged, setDragged] = useState<Dragged & { costs: MoveCost[] }>();
   const [chosen, setChosen] = useState<string>();
   const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    // A finger that moves at once is scrolling.
+    useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 6 } }),
     useSensor(KeyboardSensor),
   );
   const keep = (next: Placed, label: string) => {
@@ -118,8 +121,8 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
             </p>
           )}
           <p className="plan-key quiet">
-            <span className="key-work" aria-hidden="true" /> work <span className="key-drive" aria-hidden="true" />{" "}
-            road and stops
+            <span className="key-work" aria-hidden="true" /> work{" "}
+            <span className="key-drive" aria-hidden="true" /> road and stops
           </p>
           {state.kind === "found" && laid.left.length > 0 && (
             <p className="quiet">{missingInWords(missing)}</p>
@@ -153,10 +156,7 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
         onDragCancel={() => setDragged(undefined)}
       >
         <div className="plan-board">
-          <div
-            className="plan-days"
-            style={{ "--columns": columns } as React.CSSProperties}
-          >
+          <div className="plan-days" style={{ "--columns": columns } as React.CSSProperties}>
             {weekday(today) < columns && (
               <TodayColumn today={today} rows={rows} style={{ gridColumn: weekday(today) + 1 }} />
             )}

@@ -2,15 +2,17 @@ import { Segmented } from "antd";
 import { Link } from "react-router";
 import type { PlanningRecords } from "~app/data/planning";
 import { useView } from "~app/ui/useView";
+import type { Reading } from "~core/record/reading";
 import { BoardView } from "./BoardView";
+import { HalfYear } from "./HalfYear";
 import { DaysView } from "./DaysView";
 import { PlanView } from "./PlanView";
 import "./rounds.css";
 
-const VIEWS = { plan: "Plan", board: "Cycles", days: "Days and road" } as const;
+const VIEWS = { plan: "Plan", board: "Cycles", year: "Half a year", days: "Days" } as const;
 
 /** Who is due when, and days that work. */
-export function RoundsView(props: PlanningRecords & { today: string }) {
+export function RoundsView(props: PlanningRecords & { today: string; readings: Reading[] }) {
   const { view, show } = useView<keyof typeof VIEWS>(VIEWS, "plan");
   const { rows, settings } = props;
   return (
@@ -37,6 +39,8 @@ export function RoundsView(props: PlanningRecords & { today: string }) {
         </section>
       ) : view === "board" ? (
         <BoardView {...props} />
+      ) : view === "year" ? (
+        <HalfYear {...props} />
       ) : view === "days" ? (
         <DaysView {...props} />
       ) : settings.home ? (

@@ -8,6 +8,7 @@ import { longDay, shortDay } from "~app/ui/days";
 import { DemoLoader } from "~app/ui/DemoLoader";
 import { useWording } from "~app/ui/useWording";
 import { Waiting } from "./Waiting";
+import { RunningLate } from "./RunningLate";
 import { DayStrip } from "./DayStrip";
 import "./today.css";
 
@@ -48,7 +49,17 @@ export function TodayView({ today, plan, feet, empty, madeFor, wanted }: TodayPr
           </p>
         )}
         {(empty || wanted) && <FirstSteps start={wanted !== undefined} />}
-        {plan.stops.length > 0 && <DayStrip stops={plan.stops} />}
+        {plan.stops.length > 0 && (
+          <>
+            <div className="today-acts">
+              <Link className="link" to={`/rounds/${today}`}>
+                Day sheet and what to load
+              </Link>
+              <RunningLate plan={plan} />
+            </div>
+            <DayStrip stops={plan.stops} />
+          </>
+        )}
         {plan.stops.map((stop) => (
           <StopSection key={stop.yard.id} stop={stop} feet={feet} />
         ))}
@@ -60,6 +71,9 @@ export function TodayView({ today, plan, feet, empty, madeFor, wanted }: TodayPr
                 ? `Most overdue is ${plan.behind[0].horse.name}, ${plan.behind[0].cycle.daysOver} days over. Plan it from the list.`
                 : "No horse is over its due day."}
             </p>
+            <Link className="go-button" to="/rounds">
+              Plan the fortnight
+            </Link>
           </section>
         )}
       </div>

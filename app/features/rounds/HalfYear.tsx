@@ -1,0 +1,45 @@
+import { group } from "d3-array";
+import dayjs from "dayjs";
+import { useEffect, useState } from "react";
+import { WorkloadChart } from "~app/charts/workload/WorkloadChart";
+import type { PlanningRecords } from "~app/data/planning";
+import { useSettings } from "~app/ui/useWording";
+import { forecastInWorker } from "~app/workers/forecast";
+import type { ForecastHorse, WorkWeek } from "~core/cycle/workload";
+import { weeksInWords } from "~core/cycle/workloadWords";
+import type { Reading } from "~core/record/reading";
+import "./board.css";
+
+const HALF_A_YEAR = 26;
+
+interface HalfYearProps extends PlanningRecords {
+  today: string;
+  readings: Reading[];
+}
+
+/** What falls due in each week of half a year, worked out in a worker; said in words before they are drawn. */
+export function HalfYear({ rows, settings, readings, today }: HalfYearProps) {
+  const rules = useSettings();
+  const [weeks, setWeeks] = useState<WorkWeek[]>();
+  useEffect(() => {
+    const byHorse = group(readings, ({ horseId }) => horseId);
+    const horses = rows.flatMap(({ horse, last }): ForecastHorse[] =>
+      last?.next ? [{ horse, last: last.date, next: last.next, readings: byHorse.get(horse.id) ?? [] }] : [],
+    );
+    const work = forecastInWorker(horses, rules, settings.week, today, HALF_A_YEAR);
+    void work.answer.then(({ weeks: found }) => setWeeks(found));
+    return work.cancel;
+  }, [rows, readings, rules, settings.week, today]);
+  return (
+    <section className="half-year" aria-label="Half a year">
+      <p className="board-words">
+        {weeks ? weeksInWords(weeks, (date) => dayjs(date).format("D MMMM")) : "Working it out"}
+      </p>
+      {weeks && <WorkloadChart weeks={weeks} />}
+      <p className="quiet board-note">
+        Bars: work falling due. Strokes: your hours, a fifth of them taken for the road. Each horse done on
+        its day and left as last time, by its own growth and the season: an estimate.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,8 @@
+import type { IsoDate } from "../calendar/date";
+import { dayPlan, type DayPlan, type RosterRow } from "../cycle/dayPlan";
+
+/** The plan of one day, past or to come: only visits of that day. */
+export function planOfDay(rows: readonly RosterRow[], date: IsoDate): DayPlan {
+  const of = rows.map(({ coming, ...row }) => (coming?.date === date ? { ...row, coming } : row));
+  return dayPlan(of, date);
+}
