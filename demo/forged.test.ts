@@ -1,3 +1,4 @@
+import { roster } from "~core/cycle/roster";
 import { describe, expect, test } from "@jest/globals";
 import { handCorrection, missOf } from "~core/forge/hand";
 import { jobSteel } from "~core/forge/job";
@@ -35,18 +36,7 @@ describe("the forge of the demo round", () => {
   });
 
   test("the week ahead has pieces for shod feet only, whose log of like shoes tells in their length", () => {
-    const rows = round.horses.map((horse) => ({
-      horse,
-      yard: round.yards.find(({ id }) => id === horse.yardId)!,
-      ...optional(
-        "last",
-        round.visits.findLast(({ horseId, status }) => horseId === horse.id && status === "signed"),
-      ),
-      ...optional(
-        "coming",
-        round.visits.find(({ horseId, status }) => horseId === horse.id && status === "planned"),
-      ),
-    }));
+    const rows = roster(round.horses, round.yards, round.visits);
     const coming = comingHorses(rows, "2026-11-30");
     expect(coming.length).toBeGreaterThan(3);
     expect(coming.map(({ date }) => date)).toEqual([...coming.map(({ date }) => date)].sort());
@@ -74,6 +64,3 @@ describe("the forge of the demo round", () => {
     expect(likeShoes({ spec: { ...round.shoes[0]!.spec!, type: "egg bar" } }, round.forged)).toEqual([]);
   });
 });
-
-const optional = <Key extends string, T>(key: Key, value: T | undefined) =>
-  (value === undefined ? {} : { [key]: value }) as Partial<Record<Key, T>>;

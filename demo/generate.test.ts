@@ -1,5 +1,6 @@
+import { roster } from "~core/cycle/roster";
 import { describe, expect, test } from "@jest/globals";
-import { dayPlan, type RosterRow } from "~core/cycle/dayPlan";
+import { dayPlan } from "~core/cycle/dayPlan";
 import { daysBetween } from "~core/calendar/date";
 import { LIMBS } from "~core/foot/limb";
 import { footHistory } from "~core/cycle/horseDue";
@@ -90,13 +91,7 @@ test("the first day has one horse, one planned visit and nothing measured", () =
 });
 
 describe("dayPlan", () => {
-  const rows: RosterRow[] = round.horses.map((one) => {
-    const own = round.visits.filter((each) => each.horseId === one.id);
-    const last = own.findLast(({ status }) => status === "signed");
-    const coming = own.find(({ status }) => status !== "signed");
-    const yard = round.yards.find(({ id }) => id === one.yardId)!;
-    return { horse: one, yard, ...(last && { last }), ...(coming && { coming }) };
-  });
+  const rows = roster(round.horses, round.yards, round.visits);
   const plan = dayPlan(rows, "2026-11-23");
 
   test("today's planned visits by yard and time, with the minutes they usually take", () => {
@@ -104,7 +99,7 @@ describe("dayPlan", () => {
       ["08:00", ["Bramble", "Quarry", "Thrift"]],
       ["12:20", ["Major Oak", "Pepperpot"]],
     ]);
-    expect(plan.workMinutes).toBe(75 + 25 + 45 + 45 + 25);
+    expect(plan.workMinutes).toBe(75 + 25 + Math.round(1.3 * 45) + 45 + 25);
   });
 
   test("the most overdue stand first, and nobody waits who is planned", () => {

@@ -21,7 +21,7 @@ import { forgedLog, rack } from "./forged";
 import { shodFoot } from "./shod";
 import { sound } from "./sound";
 import { chooseCuts, plannedTrim, takenByHand } from "./trimmed";
-import { BOOKED, HOME, ROUND, type HorsePlan } from "./yards";
+import { BOOKED, HAPPENED, HOME, ROUND, type HorsePlan } from "./yards";
 
 const YEARS_OF_VISITS = 2;
 /** Noise of a practised hand: within-subject sd. The same as the general repeatability. */
@@ -72,6 +72,17 @@ export function makeDemoRound(
   records.appointments.push(
     ...BOOKED.map((one, index) => ({ id: `demo-booked-${index + 1}`, ...one(today) })),
   );
+  for (const [index, { horse, daysAgo, ...call }] of HAPPENED.entries()) {
+    const horseId = records.horses.find(({ name }) => name === horse)?.id;
+    if (horseId !== undefined)
+      records.calls.push({
+        id: `demo-call-${index + 1}`,
+        horseId,
+        date: addDays(today, -daysAgo),
+        note: "",
+        ...call,
+      });
+  }
   records.settings.push({ ...DEFAULT_SETTINGS, rounds: { ...DEFAULT_ROUNDS, home: HOME } });
   return records;
 }

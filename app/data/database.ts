@@ -44,7 +44,7 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
   },
   4: { shoes: "id, visitId, horseId", sizes: "id", nailSizes: "id" },
   5: { forgings: "id", forged: "id", steel: "id" },
-  6: { appointments: "id, date" },
+  6: { appointments: "id, date", calls: "id, horseId" },
 };
 
 /**

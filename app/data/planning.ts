@@ -1,6 +1,8 @@
 import type { RosterRow } from "~core/cycle/dayPlan";
 import type { Appointment } from "~core/record/appointment";
+import type { Call } from "~core/record/call";
 import type { Reading } from "~core/record/reading";
+import type { ShoeRecord } from "~core/record/shoe";
 import type { RoundsSettings } from "~core/record/settings";
 import { planOfDay } from "~core/rounds/daySheet";
 import { readPlannedHorses } from "./forge";
@@ -37,3 +39,9 @@ export async function readDay(date: string) {
 
 /** Every reading there is: what forecasts of the whole round learn from. */
 export const readAllReadings = (): Promise<Reading[]> => session.db.readings.toArray();
+
+/** What happened between visits, and every shoe that was set. */
+export async function readCalls(): Promise<{ calls: Call[]; shoes: ShoeRecord[] }> {
+  const [calls, shoes] = await Promise.all([session.db.calls.toArray(), session.db.shoes.toArray()]);
+  return { calls, shoes };
+}

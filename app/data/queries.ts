@@ -9,6 +9,7 @@ import type { Trim } from "~core/record/trim";
 import type { Visit } from "~core/record/visit";
 import type { WatchingRecord } from "~core/record/watching";
 import type { Yard } from "~core/record/yard";
+import { roster } from "~core/cycle/roster";
 import type { RosterRow } from "~core/cycle/dayPlan";
 import { feetOfHorse, type FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
 import { session } from "./session";
@@ -95,22 +96,7 @@ export async function readRoster(): Promise<{ rows: RosterRow[]; yards: Yard[] }
     db.yards.toArray(),
     db.visits.toArray(),
   ]);
-  const yardById = new Map(yards.map((yard) => [yard.id, yard]));
-  const last = new Map<string, Visit>();
-  const coming = new Map<string, Visit>();
-  for (const visit of visits.sort(byDate))
-    (visit.status === "signed" ? last : coming).set(visit.horseId, visit);
-  const rows = horses.flatMap((horse) => {
-    const yard = yardById.get(horse.yardId);
-    if (!yard) return [];
-    const row: RosterRow = { horse, yard };
-    const lastVisit = last.get(horse.id);
-    const comingVisit = coming.get(horse.id);
-    if (lastVisit) row.last = lastVisit;
-    if (comingVisit) row.coming = comingVisit;
-    return [row];
-  });
-  rows.sort((a, b) => a.yard.name.localeCompare(b.yard.name) || a.horse.name.localeCompare(b.horse.name));
+  const rows = roster(horses, yards, visits);
   return { rows, yards };
 }
 

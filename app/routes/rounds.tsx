@@ -1,5 +1,5 @@
 import { loadDrafts } from "~app/data/drafts";
-import { readAllReadings, readPlanning } from "~app/data/planning";
+import { readAllReadings, readCalls, readPlanning } from "~app/data/planning";
 import { RoundsView } from "~app/features/rounds/RoundsView";
 import { todayHere } from "~app/ui/days";
 import type { Route } from "./+types/rounds";
@@ -7,10 +7,11 @@ import type { Route } from "./+types/rounds";
 export async function clientLoader({ request }: Route.ClientLoaderArgs) {
   await loadDrafts("rounds/");
   // Only the half year looks at every reading there is.
-  const year = new URL(request.url).searchParams.get("view") === "year";
+  const view = new URL(request.url).searchParams.get("view");
   return {
     ...(await readPlanning()),
-    readings: year ? await readAllReadings() : [],
+    readings: view === "year" ? await readAllReadings() : [],
+    ...(view === "calls" ? await readCalls() : { calls: [], shoes: [] }),
     today: todayHere(),
   };
 }

@@ -1,5 +1,4 @@
 import { cycleState, type CycleState } from "./dueWords";
-import { jobMinutes } from "./jobMinutes";
 import type { IsoDate } from "../calendar/date";
 import type { Horse } from "../record/horse";
 import type { Visit } from "../record/visit";
@@ -11,12 +10,13 @@ export interface RosterRow {
   yard: Yard;
   last?: Visit;
   coming?: Visit;
+  /** Minutes that it usually takes, learned where it was timed. */
+  minutes: number;
 }
 
 export interface PlannedJob extends RosterRow {
   visit: Visit;
   cycle?: CycleState;
-  minutes: number;
 }
 
 /** One yard on the day's way, its horses in order. */
@@ -60,7 +60,7 @@ export function dayPlan(rows: readonly RosterRow[], today: IsoDate): DayPlan {
     const { coming, last } = row;
     const cycle = cycleOf(row, today);
     const visit = coming && coming.date <= today ? coming : last?.date === today ? last : undefined;
-    if (visit) jobs.push({ ...row, visit, minutes: jobMinutes(row.horse), ...(cycle && { cycle }) });
+    if (visit) jobs.push({ ...row, visit, ...(cycle && { cycle }) });
     else if (last && cycle && !coming) waiting.push({ ...row, last, cycle });
   }
   jobs.sort(

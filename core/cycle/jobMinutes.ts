@@ -10,5 +10,15 @@ const JOB_MINUTES: Entry<Record<Horse["finish"], number>> = {
   sure: "common practice",
 };
 
-/** Usual minutes for one horse, an estimate for the day's plan. */
-export const jobMinutes = (horse: Pick<Horse, "finish">): number => JOB_MINUTES.value[horse.finish];
+/** A horse with habits that can hurt takes so much longer. */
+const DIFFICULT: Entry<number> = {
+  value: 1.3,
+  unit: "times the usual minutes",
+  source: "trade practice",
+  validFor: "a horse that has to be waited for",
+  sure: "common practice",
+};
+
+/** Usual minutes for one horse, an estimate for the day's plan: by what is done, longer for a difficult one. */
+export const jobMinutes = ({ finish, habits }: Pick<Horse, "finish" | "habits">): number =>
+  Math.round(JOB_MINUTES.value[finish] * (habits === "" ? 1 : DIFFICULT.value));

@@ -1,13 +1,12 @@
 import { addDays, daysBetween, weekday, type IsoDate } from "../calendar/date";
 import type { Entry } from "../constants/entry";
-import { SEASON_PEAK } from "../constants/growth";
+import type { SEASON_PEAK } from "../constants/growth";
 import type { Horse } from "../record/horse";
 import type { Reading } from "../record/reading";
 import type { HorseDue } from "../record/visit";
 import type { Noise } from "../repeatability/repeatability";
 import { footDue } from "./due";
 import { capWeeksOf, horseOutlook, type DueRules } from "./horseDue";
-import { jobMinutes } from "./jobMinutes";
 import { seasonDays } from "./season";
 
 /** Part of a working day that goes on the road and on getting in and out. */
@@ -25,6 +24,7 @@ export interface ForecastHorse {
   horse: Horse;
   last: IsoDate;
   next: Pick<HorseDue, "due">;
+  minutes: number;
   readings: Reading[];
 }
 
@@ -41,7 +41,7 @@ export interface HorseForecast {
  * due day is taken as done today. An estimate.
  */
 export function forecastHorse(
-  { horse, last, next, readings }: ForecastHorse,
+  { horse, last, next, minutes, readings }: ForecastHorse,
   rules: DueRules,
   today: IsoDate,
   until: IsoDate,
@@ -59,7 +59,7 @@ export function forecastHorse(
     const days = questions.map((question) => footDue({ ...question, last: done }).day);
     due = addDays(done, Math.max(1, Math.min(capDays, ...days)));
   }
-  return { horseId: horse.id, minutes: jobMinutes(horse), dues };
+  return { horseId: horse.id, minutes, dues };
 }
 
 /** A week of work to come. Minutes. */

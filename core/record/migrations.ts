@@ -57,7 +57,7 @@ export const MIGRATIONS: readonly Migration[] = [
     },
   },
   {
-    // Rounds: where they start and which days are worked; fixed appointments in a table of their own.
+    // Rounds: where they start and which days are worked; appointments and calls in tables of their own.
     to: 6,
     tables: {
       settings: (row) => ({

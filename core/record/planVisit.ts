@@ -16,7 +16,7 @@ export function planVisit(horse: Pick<Horse, "id" | "name">, date: IsoDate, id: 
  * The edits that open a planned visit today: its status, its day, and an empty record of each kind for every foot, so
  * that whatever is typed afterwards changes one place of a record that is already there.
  */
-export function startVisit(visit: Visit, today: IsoDate): Edit[] {
+export function startVisit(visit: Visit, today: IsoDate, now: string): Edit[] {
   const change = (path: string, was: unknown, now: unknown): Edit => ({
     table: "visits",
     id: visit.id,
@@ -32,6 +32,7 @@ export function startVisit(visit: Visit, today: IsoDate): Edit[] {
   return [
     change("status", visit.status, "open"),
     change("date", visit.date, today),
+    change("startedAt", visit.startedAt, now),
     ...LIMBS.flatMap((limb) => [
       ...MOMENTS.flatMap((moment) => [make("readings", limb, moment), make("watchings", limb, moment)]),
       make("trims", limb, "before"),

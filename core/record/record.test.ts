@@ -67,7 +67,7 @@ describe("edits", () => {
 describe("visits", () => {
   test("starting a planned visit opens it today with an empty reading and trim for every foot", () => {
     const plan = planVisit({ id: "h", name: "Dunlin" }, "2026-11-20", "v2");
-    const edits = startVisit(plan.now as Visit, "2026-11-23");
+    const edits = startVisit(plan.now as Visit, "2026-11-23", "2026-11-23T08:00:00Z");
     expect(edits.filter(({ table }) => table === "readings")).toHaveLength(8);
     expect(edits.filter(({ table }) => table === "trims")).toHaveLength(4);
     expect(edits.filter(({ table }) => table === "watchings")).toHaveLength(8);

@@ -1,5 +1,6 @@
 import type { z } from "zod";
 import { appointmentSchema } from "./appointment";
+import { callSchema } from "./call";
 import { forgedSchema, forgingSchema, steelSchema } from "./forge";
 import { horseSchema } from "./horse";
 import { lookSchema } from "./look";
@@ -30,6 +31,7 @@ export const TABLES = {
   forged: forgedSchema,
   steel: steelSchema,
   appointments: appointmentSchema,
+  calls: callSchema,
   settings: settingsSchema,
 } as const;
 
@@ -56,6 +58,7 @@ export const noRecords = (): Records => ({
   forged: [],
   steel: [],
   appointments: [],
+  calls: [],
   settings: [],
 });
 
@@ -73,6 +76,7 @@ export const LINKS: { from: TableName; field: string; to: TableName }[] = [
   { from: "watchings", field: "horseId", to: "horses" },
   { from: "looks", field: "visitId", to: "visits" },
   { from: "looks", field: "horseId", to: "horses" },
+  { from: "calls", field: "horseId", to: "horses" },
   { from: "photos", field: "visitId", to: "visits" },
   { from: "photos", field: "horseId", to: "horses" },
   { from: "photos", field: "pictureId", to: "pictures" },

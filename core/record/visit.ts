@@ -51,6 +51,7 @@ export const visitSchema = z.strictObject({
   status: z.enum(["planned", "open", "signed"]),
   /** Planned for this day and no other: the owner has been told, or the vet comes. */
   pinned: z.boolean().optional(),
+  startedAt: instantField.optional(),
   signedAt: instantField.optional(),
   /** A plain note for each knot. */
   notes: z.partialRecord(z.enum(STAGES), prose).default({}),

@@ -1,13 +1,12 @@
 import { addDays, weekday, type IsoDate } from "../calendar/date";
 import type { RosterRow } from "../cycle/dayPlan";
-import { jobMinutes } from "../cycle/jobMinutes";
 import type { Appointment } from "../record/appointment";
 import type { RoundsSettings } from "../record/settings";
 import type { Yard } from "../record/yard";
 import type { RoundsJob, RoundsQuestion } from "./question";
 
 /** A horse that wants doing in the days that are planned. */
-export interface PlanningJob extends RosterRow, Omit<RoundsJob, "id" | "yard"> {
+export interface PlanningJob extends RosterRow, Omit<RoundsJob, "id" | "yard" | "minutes"> {
   /** The day it is planned for now, if it is one of these. */
   on?: IsoDate;
 }
@@ -66,7 +65,6 @@ export function planning(
     return [
       {
         ...row,
-        minutes: jobMinutes(horse),
         windowStart: next?.windowStart ?? on ?? today,
         due: next?.due ?? on ?? today,
         weight,

@@ -11,6 +11,7 @@ import { cycleState, dueReason, workInWords } from "~core/cycle/dueWords";
 import { horseOutlook } from "~core/cycle/horseDue";
 import { planVisit, startVisit } from "~core/record/planVisit";
 import type { Visit } from "~core/record/visit";
+import { Happened } from "./Happened";
 import { Timeline } from "./Timeline";
 import { Trend } from "./Trend";
 import { Wait } from "./Wait";
@@ -35,7 +36,7 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
   const start = async () => {
     if (coming) return void navigate(`/visits/${coming.id}`);
     const plan = planVisit(horse, today, crypto.randomUUID());
-    await save(plan, ...startVisit(plan.now as Visit, today));
+    await save(plan, ...startVisit(plan.now as Visit, today, new Date().toISOString()));
     void navigate(`/visits/${plan.id}/arrive`);
   };
   return (
@@ -89,6 +90,7 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
           )}
         </section>
       </div>
+      <Happened horse={horse} today={today} />
       {below && (
         <>
           <Trend readings={known} outlooks={outlooks} />

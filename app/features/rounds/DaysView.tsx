@@ -10,6 +10,7 @@ import { appointmentSchema, type Appointment } from "~core/record/appointment";
 import type { Edit } from "~core/record/edit";
 import { settingsSchema } from "~core/record/settings";
 import { fail, ok, type Result } from "~core/result";
+import { BringIn } from "./BringIn";
 import { placeInWords, readHours, readPlace, hoursInWords } from "~core/rounds/typed";
 
 const WEEK = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
@@ -230,6 +231,7 @@ function Appointments({ appointments, today }: { appointments: Appointment[]; to
           {issue}
         </p>
       )}
+      <BringIn appointments={appointments} today={today} />
     </section>
   );
 }

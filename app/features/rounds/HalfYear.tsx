@@ -23,8 +23,10 @@ export function HalfYear({ rows, settings, readings, today }: HalfYearProps) {
   const [weeks, setWeeks] = useState<WorkWeek[]>();
   useEffect(() => {
     const byHorse = group(readings, ({ horseId }) => horseId);
-    const horses = rows.flatMap(({ horse, last }): ForecastHorse[] =>
-      last?.next ? [{ horse, last: last.date, next: last.next, readings: byHorse.get(horse.id) ?? [] }] : [],
+    const horses = rows.flatMap(({ horse, last, minutes }): ForecastHorse[] =>
+      last?.next
+        ? [{ horse, last: last.date, next: last.next, minutes, readings: byHorse.get(horse.id) ?? [] }]
+        : [],
     );
     const work = forecastInWorker(horses, rules, settings.week, today, HALF_A_YEAR);
     void work.answer.then(({ weeks: found }) => setWeeks(found));

@@ -36,12 +36,14 @@ export function JobChip({ job, date, hand }: ChipProps) {
         onOpenChange={setOpen}
         trigger="click"
         placement="bottomLeft"
-        content={open && <JobFacts {...{ job, date, hand }} onDone={() => setOpen(false)} />}
+        destroyOnHidden
+        content={() => <JobFacts {...{ job, date, hand }} onDone={() => setOpen(false)} />}
       >
         <button
           type="button"
           {...listeners}
           {...attributes}
+          aria-disabled={undefined}
           className="job-button"
           aria-roledescription="horse that can be moved"
         >
@@ -50,7 +52,7 @@ export function JobChip({ job, date, hand }: ChipProps) {
               <span className="job-pin" role="img" aria-label="pinned">
                 ●
               </span>
-            )}
+            )}{" "}
             {horse.name}
           </span>
           <span className={late.state === "late" ? "ember strong" : "quiet"}>

@@ -25,6 +25,7 @@ import { missingInWords, planInWords } from "~core/rounds/words";
 import { DayColumn } from "./DayColumn";
 import { NO_DAY, type Dragged, type PlanHand } from "./planHand";
 import { TodayColumn } from "./TodayColumn";
+import { PlanOut } from "./PlanOut";
 import { RoundMap } from "./RoundMap";
 import { Tray } from "./Tray";
 import { usePlan } from "./usePlan";
@@ -59,8 +60,14 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
     if (edits.length > 0) void settleAll(edits, []);
     drop();
   };
+  const shown = laid.days.filter(
+    ({ minutes, taken, stops }) => minutes > 0 || taken.length > 0 || stops.length > 0,
+  );
   const hand: PlanHand = {
-    costs: (horses) => moveCosts(plan, placed, horses),
+    costs: (horses) =>
+      moveCosts(plan, placed, horses).filter(
+        ({ date }) => date === undefined || shown.some((one) => one.date === date),
+      ),
     move: (horses, date, label) => {
       const rest = Object.entries(placed).filter(([id]) => !horses.includes(id));
       const there = date === undefined ? [] : horses.map((id): [string, string] => [id, date]);
@@ -92,9 +99,6 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
   };
   const costOn = (date: string | undefined) =>
     dragged && dragged.from !== date ? dragged.costs.find((one) => one.date === date) : undefined;
-  const shown = laid.days.filter(
-    ({ minutes, taken, stops }) => minutes > 0 || taken.length > 0 || stops.length > 0,
-  );
   const columns = Math.max(5, ...shown.map(({ date }) => weekday(date) + 1));
   const missing = laid.left.reduce((sum, { minutes }) => sum + minutes, 0);
   return (
@@ -175,6 +179,7 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
           <aside className="plan-side">
             <Tray left={laid.left} hand={hand} cost={costOn(undefined)} />
             <RoundMap plan={plan} laid={laid} chosen={chosen} />
+            {!proposed && <PlanOut rows={rows} days={[today, ...shown.map(({ date }) => date)]} />}
           </aside>
         </div>
         <DragOverlay dropAnimation={null}>

@@ -2,17 +2,22 @@ import { Segmented } from "antd";
 import { Link } from "react-router";
 import type { PlanningRecords } from "~app/data/planning";
 import { useView } from "~app/ui/useView";
+import type { Call } from "~core/record/call";
+import type { ShoeRecord } from "~core/record/shoe";
 import type { Reading } from "~core/record/reading";
+import { CallsView } from "./CallsView";
 import { BoardView } from "./BoardView";
 import { HalfYear } from "./HalfYear";
 import { DaysView } from "./DaysView";
 import { PlanView } from "./PlanView";
 import "./rounds.css";
 
-const VIEWS = { plan: "Plan", board: "Cycles", year: "Half a year", days: "Days" } as const;
+const VIEWS = { plan: "Plan", board: "Cycles", year: "Half a year", calls: "Calls", days: "Days" } as const;
 
 /** Who is due when, and days that work. */
-export function RoundsView(props: PlanningRecords & { today: string; readings: Reading[] }) {
+export function RoundsView(
+  props: PlanningRecords & { today: string; readings: Reading[]; calls: Call[]; shoes: ShoeRecord[] },
+) {
   const { view, show } = useView<keyof typeof VIEWS>(VIEWS, "plan");
   const { rows, settings } = props;
   return (
@@ -41,6 +46,8 @@ export function RoundsView(props: PlanningRecords & { today: string; readings: R
         <BoardView {...props} />
       ) : view === "year" ? (
         <HalfYear {...props} />
+      ) : view === "calls" ? (
+        <CallsView {...props} />
       ) : view === "days" ? (
         <DaysView {...props} />
       ) : settings.home ? (

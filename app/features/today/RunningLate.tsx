@@ -27,7 +27,7 @@ export function RunningLate({ plan }: { plan: DayPlan }) {
         <p className="late-steps">
           <span>How much?</span>
           {STEPS.map((minutes) => (
-            <button key={minutes} type="button" className="late-step" onClick={() => put(minutes)}>
+            <button key={minutes} type="button" className="tap" onClick={() => put(minutes)}>
               {minutes} min
             </button>
           ))}

@@ -8,7 +8,11 @@ export function StartPanel({ visit, today, file }: StageContext) {
   const { save } = useEdits();
   return (
     <div className="start-panel">
-      <Button type="primary" size="large" onClick={() => void save(...startVisit(visit, today))}>
+      <Button
+        type="primary"
+        size="large"
+        onClick={() => void save(...startVisit(visit, today, new Date().toISOString()))}
+      >
         Start the visit to {file.horse.name}
       </Button>
     </div>

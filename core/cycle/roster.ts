@@ -1,0 +1,37 @@
+import type { Horse } from "../record/horse";
+import type { Visit } from "../record/visit";
+import type { Yard } from "../record/yard";
+import type { RosterRow } from "./dayPlan";
+import { learnedMinutes } from "./learnedMinutes";
+
+/**
+ * Every horse with its yard, its last signed visit, the one that is to come, and its usual minutes; by yard and name.
+ * A horse whose yard is not there is left out.
+ */
+export function roster(
+  horses: readonly Horse[],
+  yards: readonly Yard[],
+  visits: readonly Visit[],
+): RosterRow[] {
+  const yardById = new Map(yards.map((yard) => [yard.id, yard]));
+  const last = new Map<string, Visit>();
+  const coming = new Map<string, Visit>();
+  const inOrder = [...visits].sort(
+    (a, b) => a.date.localeCompare(b.date) || (a.at ?? "").localeCompare(b.at ?? ""),
+  );
+  for (const visit of inOrder) (visit.status === "signed" ? last : coming).set(visit.horseId, visit);
+  const minutes = learnedMinutes(horses, visits);
+  const rows = horses.flatMap((horse) => {
+    const yard = yardById.get(horse.yardId);
+    if (!yard) return [];
+    const row: RosterRow = { horse, yard, minutes: minutes.get(horse.id) ?? 0 };
+    const lastVisit = last.get(horse.id);
+    const comingVisit = coming.get(horse.id);
+    if (lastVisit) row.last = lastVisit;
+    if (comingVisit) row.coming = comingVisit;
+    return [row];
+  });
+  return rows.sort(
+    (a, b) => a.yard.name.localeCompare(b.yard.name) || a.horse.name.localeCompare(b.horse.name),
+  );
+}

@@ -1,0 +1,197 @@
+import { readFile } from "node:fs/promises";
+import type { Locator, Page } from "@playwright/test";
+import { expect, openDemo, test, TODAY } from "./round";
+
+/** A plan for the fortnight, found and taken. */
+async function takePlan(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Plan the fortnight" }).click();
+  const take = page.getByRole("button", { name: "Take this plan" });
+  await expect(take).toBeVisible({ timeout: 90_000 });
+  await take.click();
+  await expect(page.getByRole("button", { name: "Plan the fortnight" })).toBeVisible();
+}
+
+const day = (page: Page, name: string): Locator => page.getByRole("region", { name, exact: true });
+const horse = (place: Page | Locator, name: string): Locator =>
+  place.getByRole("button", { name: new RegExp(`^(pinned )?${name}`) });
+
+test("the fortnight: planned, dragged with its cost shown, pinned, planned again, taken back, exported", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/rounds");
+  await expect(page.getByRole("region", { name: "No day yet" })).toContainText("Larkspur");
+  await page.getByRole("button", { name: "Plan the fortnight" }).click();
+  await expect(page.getByRole("button", { name: "Take this plan" })).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByRole("region", { name: "Plan", exact: true })).toContainText(
+    /No plan is better|of the best possible/,
+  );
+  await page.getByRole("button", { name: "Take this plan" }).click();
+  await expect(page.getByText("Everybody who is due has a day.")).toBeVisible();
+  const tuesday = day(page, "Tue 24 Nov");
+  await expect(horse(tuesday, "Larkspur")).toBeVisible();
+
+  // Carried to Thursday: every day says what it would cost before it is dropped.
+  const from = await horse(tuesday, "Larkspur").boundingBox();
+  const thursday = day(page, "Thu 26 Nov");
+  const to = await thursday.boundingBox();
+  if (!from || !to) throw new Error("both are on the screen");
+  await page.mouse.move(from.x + 20, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 40, from.y + 20, { steps: 4 });
+  await page.mouse.move(to.x + 50, to.y + 60, { steps: 6 });
+  await expect(thursday).toContainText(/road, 2 days later/);
+  await expect(day(page, "Wed 25 Nov")).toContainText(/1 day later/);
+  await page.mouse.up();
+  await expect(horse(thursday, "Larkspur")).toBeVisible();
+
+  // Pinned there, the next plan leaves it.
+  await horse(thursday, "Larkspur").click();
+  await page.getByRole("button", { name: "Pin to this day" }).click();
+  await expect(thursday.getByRole("img", { name: "pinned" })).toBeVisible();
+  await takePlan(page);
+  await expect(thursday.getByRole("img", { name: "pinned" })).toBeVisible();
+  await expect(horse(thursday, "Larkspur")).toBeVisible();
+
+  const calendar = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Calendar file" }).click();
+  const text = await readFile(await (await calendar).path(), "utf8");
+  expect(text).toContain("BEGIN:VALARM");
+  expect(text).toContain("UID:round-2026-11-26-demo-yard-2@plumbline.invalid");
+  const csv = page.waitForEvent("download");
+  await page.getByRole("button", { name: "CSV" }).click();
+  expect(await readFile(await (await csv).path(), "utf8")).toMatch(
+    /2026-11-26,\d\d:\d\d,Estuary Polo,Larkspur/,
+  );
+});
+
+test("a day is opened as a sheet: order, access, what to watch, what to load", async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole("link", { name: "Day sheet and what to load" }).click();
+  await expect(page.getByRole("heading", { name: "Monday 23 November" })).toBeVisible();
+  const first = page.getByRole("region", { name: "Scarrowmoor Trekking" });
+  await expect(first).toContainText("Second gate, dogs loose after nine.");
+  await expect(first.getByRole("row", { name: /^Thrift/ })).toContainText(
+    "Dislikes hammering on the right fore.",
+  );
+  const load = page.getByRole("region", { name: "What to load" });
+  await expect(load).toContainText("nails");
+  await expect(load).toContainText(/steel \d{3} mm/);
+  const file = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Calendar" }).click();
+  expect((await file).suggestedFilename()).toBe(`plumbline-day-${TODAY}.ics`);
+  await page.goto("/rounds/2026-02-30");
+  await expect(page.getByText("That is no day of the calendar.")).toBeVisible();
+});
+
+test("running late: one tap shifts the day, who to tell stands there with the words", async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole("button", { name: "Running late" }).click();
+  await page.getByRole("button", { name: "30 min" }).click();
+  const late = page.getByRole("region", { name: "Running late" });
+  await expect(late).toContainText("08:00 is now 08:30");
+  await expect(late).toContainText("Hello Wenna, I am running about 30 minutes late.");
+  await expect(page.getByRole("region", { name: "Scarrowmoor Trekking" })).toContainText("08:30");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByRole("region", { name: "Scarrowmoor Trekking" })).toContainText("08:00");
+});
+
+test("a lost shoe in two taps, fitted into today where the road is shortest", async ({ page }) => {
+  await openDemo(page);
+  await page.goto("/horses/demo-yard-1-horse-7");
+  const name = await page.getByRole("heading", { level: 1 }).innerText();
+  await page.getByRole("button", { name: "lost shoe" }).click();
+  await page.getByRole("button", { name: "right hind" }).click();
+  await expect(page).toHaveURL(/view=calls/);
+  const fits = page.getByRole("list", { name: `Fit ${name} in` });
+  await expect(fits.getByRole("button").first()).toContainText("you are there anyway");
+  await fits.getByRole("button").first().click();
+  await expect(page.getByText(/Fitted in: today/)).toBeVisible();
+  await expect(page.getByRole("region", { name: "What stays on" })).toContainText("by");
+  await page.goto("/");
+  await expect(page.getByRole("region", { name: "Scarrowmoor Trekking" })).toContainText(name);
+  await page.goto("/horses/demo-yard-1-horse-8");
+  await page.getByRole("button", { name: "lame" }).click();
+  await page.getByRole("button", { name: "left fore" }).click();
+  await expect(page.getByText("The vet sees it first: nothing is nailed on a lame foot.")).toBeVisible();
+});
+
+test("the board says at a glance who is late and why; half a year of work stands against the hours", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/rounds?view=board");
+  const late = page.getByRole("region", { name: "Late", exact: true });
+  await expect(late.getByRole("link").first()).toContainText(
+    /Larkspur.*9 d late.*cap: competition, no day yet/s,
+  );
+  await page.getByText("yard", { exact: true }).click();
+  await expect(page.getByRole("region", { name: "Ferryfield" })).toBeVisible();
+  await page.getByText("Half a year", { exact: true }).click();
+  await expect(page.getByRole("img", { name: /^Hours of work by week/ })).toBeVisible();
+  await expect(page.getByText("horn grows faster").first()).toBeVisible();
+  await expect(page.getByText("No week is too full.")).toBeVisible();
+  await page.getByText("Days", { exact: true }).click();
+  for (const weekday of ["Tuesday", "Wednesday", "Thursday", "Friday"]) {
+    await page.getByRole("textbox", { name: new RegExp(`^${weekday}`) }).fill("0");
+    await page.getByRole("textbox", { name: new RegExp(`^${weekday}`) }).press("Enter");
+  }
+  await page.getByText("Half a year", { exact: true }).click();
+  await expect(page.getByText(/you fall behind; by that of/)).toBeVisible();
+});
+
+test("days and road: nonsense is named where it stands, a day off takes nobody, a calendar file is looked at first", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/rounds?view=days");
+  const home = page.getByRole("textbox", { name: /^Home/ });
+  await home.fill("moor");
+  await home.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("“moor” is not a place: type latitude, longitude");
+  await expect(home).toHaveValue("moor");
+  await home.fill("54.34, -1.81");
+  await home.press("Enter");
+  const tuesday = page.getByRole("textbox", { name: /^Tuesday/ });
+  await tuesday.fill("nine");
+  await tuesday.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("type 9, 7.5 or 8:30");
+  await tuesday.fill("0");
+  await tuesday.press("Enter");
+  await expect(page.getByRole("alert")).toHaveCount(0);
+  await page.locator("input[type=file]").setInputFiles({
+    name: "booked.ics",
+    mimeType: "text/calendar",
+    buffer: Buffer.from(
+      "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:dentist\r\nDTSTAMP:20261101T000000Z\r\nDTSTART:20261126T100000\r\nDURATION:PT2H\r\nSUMMARY:Dentist <b>now</b>\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n",
+    ),
+  });
+  await expect(page.getByText("1 new")).toBeVisible();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByRole("button", { name: "Remove Dentist <b>now</b>" })).toBeVisible();
+  await page.getByText("Plan", { exact: true }).click();
+  await expect(day(page, "Tue 24 Nov")).toHaveCount(0);
+  await expect(day(page, "Thu 26 Nov")).toContainText("10:00 Dentist <b>now</b>");
+});
+
+test.describe("by touch", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  test("on a phone a horse is moved from a list of days, each with its cost; nothing is wider than the screen", async ({
+    page,
+  }) => {
+    await openDemo(page);
+    await page.goto("/rounds");
+    await takePlan(page);
+    const tuesday = day(page, "Tue 24 Nov");
+    await horse(tuesday, "Larkspur").tap();
+    const moves = page.getByRole("list", { name: "Move Larkspur" });
+    await expect(moves).toContainText(/days? later/);
+    await moves.getByRole("button", { name: /^Wed 25 Nov/ }).tap();
+    await expect(horse(day(page, "Wed 25 Nov"), "Larkspur")).toBeVisible();
+    for (const view of ["plan", "board", "year", "calls", "days"]) {
+      await page.goto(`/rounds?view=${view}`);
+      await expect(page.getByRole("heading", { name: "Rounds" })).toBeVisible();
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    }
+  });
+});
