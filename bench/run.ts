@@ -17,6 +17,7 @@ import {
   timeStock,
   timeSurvey,
 } from "./core";
+import { timeForecast, timeMoveCosts, timeRounds } from "./rounds";
 import { chooseLargePicture, clickThrough, dragging, keystrokes, scriptBytes, timeMonths } from "./page";
 
 const ROUNDS = 9;
@@ -88,6 +89,8 @@ try {
   const large = await chooseLargePicture(page);
   const photo = photoAccuracy();
   const cutLists = await timeCutList();
+  const weeks = await timeRounds([1, 2, 3, 4, 5, 6], 8, 40, 5, 20);
+  const [month] = await timeRounds([1], 25, 160, 20, 50);
 
   const fresh = await (await browser.newContext({ serviceWorkers: "block" })).newPage();
   const emptyBytes = await scriptBytes(fresh, empty.address, "bench/empty/build/client");
@@ -116,6 +119,12 @@ try {
     ["slowest export of a pattern (SVG, DXF, PDF), median", await timeExports(), 500, "ms"],
     ["cut list, 60 pieces in 12 lengths, proven, median", cutLists.median, 2000, "ms"],
     ["cut list, slowest of ten", cutLists.slowest, 2000, "ms"],
+    ["half a year of 400 horses, four feet each, median", timeForecast(), 300, "ms"],
+    ["what moving a horse costs on each day of a month, slowest", timeMoveCosts(), 50, "ms"],
+    ["a week of 8 yards and 40 horses, planned, median", median(weeks.map(({ seconds }) => seconds)), 5, "s"],
+    ["the slowest of six weeks (given up at 20)", Math.max(...weeks.map(({ seconds }) => seconds)), 5, "s"],
+    ["a month of 25 yards and 160 horses, seconds", month?.seconds ?? Number.NaN, 60, "s"],
+    ["the same, gap", (month?.gap ?? Number.NaN) * 100, 3, "%"],
     ["plan of a trim, median", timePlan(), 2, "ms"],
     ["12-megapixel picture ready to mark", large.readyMs, 2000, "ms"],
     ["page standing still meanwhile, longest", large.frozenMs, 200, "ms"],

@@ -73,7 +73,6 @@ async function photo(page: Page, limb: "RF", name: string, size: typeof DESK) {
 
 test("the main views, from the demo round", async ({ page }) => {
   await openVisit(page, "arrive");
-  await take(page, "arrive");
   await page.goto(`${VISIT}/survey`);
   await enter(page, measures("48", "52", "98", "30", "35", "127", "129"));
   await page.goto(`${VISIT}/survey?foot=RF`);
@@ -127,6 +126,13 @@ test("the main views, from the demo round", async ({ page }) => {
   await take(page, "shoe-fit");
   await take(page, "forge", "/forge?view=marks");
   await take(page, "sign-off", `${VISIT}/sign-off`);
+  await page.goto("/rounds");
+  await page.getByRole("button", { name: "Plan the fortnight" }).click();
+  await page.getByRole("button", { name: "Take this plan" }).click({ timeout: 90_000 });
+  await page.getByRole("button", { name: "Tue 24 Nov" }).click();
+  await take(page, "rounds");
+  await take(page, "cycles-phone", "/rounds?view=board", PHONE);
+  await page.setViewportSize(DESK);
   await take(page, "today-phone", "/", PHONE);
   await page.goto(`${VISIT}/arrive`);
   await page.getByRole("button", { name: "On to Survey" }).waitFor();
@@ -145,9 +151,4 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.goto("/forge?view=heats&sheet=on");
   await page.getByRole("button", { name: "Next heat" }).click();
   await take(page, "forge-phone", undefined, PHONE);
-  await page.goto(`${VISIT}/set?foot=LF`);
-  await page.getByRole("button", { name: "Nail 2, outside" }).click();
-  await page.getByRole("button", { name: "bent", exact: true }).click();
-  await page.getByRole("button", { name: "Nail 2, outside: bent" }).waitFor();
-  await take(page, "set-phone", undefined, PHONE);
 });

@@ -189,6 +189,7 @@ export function goodAssignment(
   rounds: number,
   start?: Assignment,
   met?: (days: Assignment) => void,
+  seed = 0,
 ): Assignment {
   const out = numbers.have.length;
   const jobs = numbers.kindOf.map((_, job) => job);
@@ -199,7 +200,7 @@ export function goodAssignment(
   if (!start) for (const job of [...jobs].sort((a, b) => left(b) - left(a))) board.insert(job);
   board.settle(true);
   let best = { days: [...board.days], cost: board.cost };
-  const random = seededRandom(jobs.length + 1);
+  const random = seededRandom(jobs.length + 1 + seed);
   const pick = (count: number) => Math.floor(random() * count);
   let now = new Board(numbers, [...best.days]);
   for (let round = 0; round < rounds; round++) {

@@ -39,7 +39,7 @@ interface Path {
 }
 
 /** So many of the nearest yards are remembered by a path; with no more yards than this every tour is a true one. */
-const REMEMBERED = 9;
+export const REMEMBERED = 9;
 /** Loads handed back for one day. */
 const MOST_LOADS = 12;
 /** A quick search keeps one path for each yard and so many minutes. */

@@ -2,7 +2,7 @@ import type { Solver } from "../math/programme";
 import { ok, type Result } from "../result";
 import { costOf, goodAssignment, type Assignment } from "./improve";
 import { divedPlan } from "./dive";
-import { loadFrom, type DayLoad } from "./loads";
+import { loadFrom, REMEMBERED, type DayLoad } from "./loads";
 import { loadKey, relaxedPlan, wholePlan, type Branch, type Relaxed, type Watch } from "./master";
 import { roundsNumbers, type RoundsNumbers } from "./numbers";
 import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
@@ -19,6 +19,9 @@ const RECREATED = 24_000;
 const MOST_RECREATED = 60;
 /** The same for a plan that the relaxed one led to. */
 const DIVED = 100;
+const AGAIN = 60;
+/** A plan for many yards that is as near to the best as this is let stand. */
+const CLOSE_ENOUGH = 0.01;
 /** The longest that the solver may look for whole plans in the known loads, as a part of the time there is. */
 const WHOLE_PART = 0.15;
 
@@ -79,6 +82,20 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
   if (bound < objective - SAME && !late())
     offer(divedPlan(numbers, pool, open[0]?.relaxed.prices ?? [], watch), DIVED);
   if (bound < objective - SAME && !late()) put(Math.max(0.5, WHOLE_PART * watch.seconds));
+  // With many yards branching comes to nothing in the time there is: the known loads are put together again and again.
+  for (
+    let seed = 1;
+    numbers.yards.length > REMEMBERED && bound < objective * (1 - CLOSE_ENOUGH) && !late();
+    seed++
+  ) {
+    const found = goodAssignment(numbers, AGAIN, best, keep, seed);
+    const cost = costOf(numbers, found);
+    if (cost < objective - SAME) {
+      [best, objective] = [found, cost];
+      say();
+    }
+    if (seed % 4 === 0) put(0.05 * watch.seconds);
+  }
   let seen = pool.length;
   for (;;) {
     open.sort((a, b) => b.relaxed.bound - a.relaxed.bound);
