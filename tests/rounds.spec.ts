@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import type { Locator, Page } from "@playwright/test";
-import { expect, openDemo, test, TODAY } from "./round";
+import { expect, field, openDemo, openVisit, test, TODAY } from "./round";
 
 /** A plan for the fortnight, found and taken. */
 async function takePlan(page: Page): Promise<void> {
@@ -194,4 +194,43 @@ test.describe("by touch", () => {
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     }
   });
+});
+
+test("people, yards and horses from a CSV: columns given their meaning, looked at, kept, taken back", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/files");
+  const panel = page.getByRole("region", { name: "Bring in people and horses" });
+  await panel.locator("input[type=file]").setInputFiles({
+    name: "horses.csv",
+    mimeType: "text/csv",
+    buffer: Buffer.from("Barn,Pony,Weight\nMill Farm,Hazel,320\nMill Farm,Juniper,9\nFerryfield,Dunlin,\n"),
+  });
+  await expect(panel).toContainText("1 new yard, 0 new horses");
+  await panel.getByRole("combobox", { name: "Column for horse" }).selectOption("Pony");
+  await expect(panel).toContainText("1 new yard, 1 new horse");
+  await expect(panel).toContainText("Row 3, Weight: Lighter than 40 kg is not read.");
+  await panel.getByRole("button", { name: "Keep 2" }).click();
+  await expect(panel).toContainText("2 brought in.");
+  await page.goto("/horses?text=Hazel");
+  await expect(page.getByText("Mill Farm")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.getByText("No horse fits. Clear a filter.")).toBeVisible();
+});
+
+test("a number is measured again without looking: a pair is kept, the reading stays", async ({ page }) => {
+  await openVisit(page, "survey");
+  await field(page, "Dorsal angle").fill("50");
+  await field(page, "Dorsal angle").press("Enter");
+  await field(page, "Dorsal angle").focus();
+  await page.getByRole("button", { name: "Dorsal angle: measure it again" }).click();
+  const again = page.getByRole("textbox", { name: /^Dorsal angle a second time/ });
+  await again.fill("steep");
+  await again.press("Enter");
+  await expect(page.getByRole("alert")).toContainText("steep");
+  await again.fill("51");
+  await again.press("Enter");
+  await expect(page.getByText("Dorsal angle: 1° apart. 1 of 10 angle pairs.")).toBeVisible();
+  await expect(field(page, "Dorsal angle")).toHaveValue("50");
 });

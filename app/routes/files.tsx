@@ -15,6 +15,8 @@ export async function clientLoader() {
       visits: records.visits.length,
       readings: records.readings.length,
     },
+    yards: records.yards,
+    horses: records.horses,
     round: session.round,
     persisted: persisted ?? false,
     usedMb: estimate?.usage === undefined ? undefined : estimate.usage / 1e6,

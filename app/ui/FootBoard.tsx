@@ -13,7 +13,7 @@ import { soleFigure } from "~core/foot/parametric/figure";
 import { corYOf } from "~core/foot/parametric/parameters";
 import type { Horse } from "~core/record/horse";
 import type { Visit } from "~core/record/visit";
-import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { noiseOf } from "~core/repeatability/pairs";
 import "../drawing/drawing.css";
 import "./footBoard.css";
 
@@ -74,7 +74,7 @@ function BoardFoot({ horse, limb, records, last, outlook, first }: BoardFootProp
   const axis =
     dorsalAngle &&
     pasternAngle &&
-    readAxis(dorsalAngle.value, pasternAngle.value, GENERAL_NOISE.value.angleDeg);
+    readAxis(dorsalAngle.value, pasternAngle.value, noiseOf(settings).angleDeg);
   const findings = last ? standingFindings(horse, limb, last, records, settings, wording) : [];
   const worst = findings.find(({ level, subject }) => level !== "steady" && subject !== "axis");
   const lateral = lateralOnScreen(limb, "above");

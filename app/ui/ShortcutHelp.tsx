@@ -8,6 +8,7 @@ const SHORTCUTS: [keys: string[], what: string][] = [
   [["Enter"], "Keep this number, go to the next"],
   [["g t"], "Today"],
   [["g h"], "Horses"],
+  [["m"], "Measure the active number again (with Alt while a number is typed)"],
   [["g f"], "Forge"],
   [["g r"], "Rounds"],
   [["g b"], "Files: back up"],

@@ -6,6 +6,7 @@ import { isShod, type Horse } from "../record/horse";
 import type { Reading } from "../record/reading";
 import type { Settings } from "../record/settings";
 import type { HorseDue } from "../record/visit";
+import { noiseOf } from "../repeatability/pairs";
 import { GENERAL_NOISE, sdOfSmallestChange, type Noise } from "../repeatability/repeatability";
 import { angleDrift, toeGrowth, type BeforeAfter, type Rate } from "./growth";
 import { capDue, footDue, forecastFoot, type Due, type DueQuestion, type FootForecast } from "./due";
@@ -27,7 +28,7 @@ export interface FootOutlook {
   question?: DueQuestion;
 }
 
-export type DueRules = Pick<Settings, "hemisphere" | "toeOverMm" | "axisLimitDeg" | "capWeeks">;
+export type DueRules = Pick<Settings, "hemisphere" | "toeOverMm" | "axisLimitDeg" | "capWeeks" | "pairs">;
 
 /** The readings of one horse by foot, oldest visit first. */
 export function footHistory(readings: readonly Reading[], limb: Limb): FootVisit[] {
@@ -60,7 +61,7 @@ export function footOutlook(
   limb: Limb,
   history: readonly FootVisit[],
   rules: DueRules,
-  noise: Noise = GENERAL_NOISE.value,
+  noise: Noise = noiseOf(rules),
 ): FootOutlook {
   const days = history.filter((visit, index) => visit.date !== history[index + 1]?.date);
   const pairs = (measure: "toeLength" | "dorsalAngle"): BeforeAfter[] =>

@@ -25,11 +25,14 @@ export function valueAt(record: unknown, path: readonly string[]): unknown {
   );
 }
 
-/** A copy of the record with the value at a path replaced, or taken out when it is undefined. */
+/** A copy of the record with the value at a path replaced, or taken out when it is undefined; lists stay lists. */
 export function withValueAt<T>(record: T, path: readonly string[], value: unknown): T {
   const [key, ...rest] = path;
   if (key === undefined) return value as T;
-  const copy = { ...(record as Record<string, unknown>) };
+  const copy = (Array.isArray(record) ? [...(record as unknown[])] : { ...(record as object) }) as Record<
+    string,
+    unknown
+  >;
   const inner = rest.length === 0 ? value : withValueAt(copy[key] ?? {}, rest, value);
   if (inner === undefined) Reflect.deleteProperty(copy, key);
   else copy[key] = inner;

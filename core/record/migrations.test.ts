@@ -85,6 +85,7 @@ describe("migrations", () => {
       after: {
         id: "settings",
         unit: "in",
+        pairs: [],
         rounds: { speedKmh: 50, stopMinutes: 15, leaves: "07:30", week: [540, 540, 540, 540, 540, 0, 0] },
       },
     },

@@ -61,6 +61,7 @@ export const MIGRATIONS: readonly Migration[] = [
     to: 6,
     tables: {
       settings: (row) => ({
+        pairs: [],
         rounds: { speedKmh: 50, stopMinutes: 15, leaves: "07:30", week: [540, 540, 540, 540, 540, 0, 0] },
         ...row,
       }),

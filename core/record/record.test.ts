@@ -57,6 +57,20 @@ describe("edits", () => {
     });
   });
 
+  test("a place in a list is changed alone: two edits of one week, the second not knowing of the first, both stand", () => {
+    const week = (index: string, now: number): Edit => ({
+      table: "settings",
+      id: "settings",
+      path: ["rounds", "week", index],
+      was: 540,
+      now,
+      label: "hours",
+    });
+    const first = applyEdit({ rounds: { week: [540, 540, 540] } }, week("1", 0));
+    const second = applyEdit(first.kind === "applied" ? first.record : undefined, week("2", 300));
+    expect(second).toEqual({ kind: "applied", record: { rounds: { week: [540, 0, 300] } } });
+  });
+
   test("sameValue compares content, not the order of keys; a missing value equals undefined", () => {
     expect(sameValue({ a: 1, b: [2] }, { b: [2], a: 1, c: undefined })).toBe(true);
     expect(sameValue({ a: 1 }, { a: 2 })).toBe(false);

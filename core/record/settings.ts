@@ -3,6 +3,7 @@ import { DEFAULT_LENSES, FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
 import { HORSE_USES } from "../constants/due";
 import { TRIM_MARGIN_MM } from "../constants/trim";
 import { TRADE_ALLOWANCES } from "../forge/stock";
+import { MOST_PAIRS, pairSchema } from "../repeatability/pairs";
 import { timeField } from "./fields";
 
 const marginField = z
@@ -107,6 +108,8 @@ export const settingsSchema = z.strictObject({
         .refine(([drifting, act]) => drifting <= act, { error: "Drifting must begin before act does." }),
     )
     .default({}),
+  /** Measures taken twice: what one's own noise comes from. */
+  pairs: z.array(pairSchema).max(MOST_PAIRS).default([]),
   forge: forgeSettingsSchema.default(DEFAULT_FORGE),
   rounds: roundsSettingsSchema.default(DEFAULT_ROUNDS),
   /** Cautions that were read, by where they stand and what they were about. */

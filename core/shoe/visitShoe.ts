@@ -8,7 +8,7 @@ import { isShod, type Horse } from "../record/horse";
 import type { Settings } from "../record/settings";
 import { noShoe, type ShoeRecord } from "../record/shoe";
 import type { Visit } from "../record/visit";
-import { GENERAL_NOISE } from "../repeatability/repeatability";
+import { noiseOf } from "../repeatability/pairs";
 import { visitPlan } from "../trim/visitPlan";
 import type { Wording } from "../units/wording";
 import { adviseShoe, type Advice } from "./advice/advise";
@@ -127,7 +127,7 @@ function measuredAgain(
       visit,
       moment: "after",
       horse,
-      noise: GENERAL_NOISE.value,
+      noise: noiseOf(settings),
       wording,
       bounds: settings.bounds as BoundOverrides,
     },

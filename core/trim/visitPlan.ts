@@ -6,7 +6,7 @@ import type { BoundOverrides } from "../foot/survey/ratios";
 import { isShod, type Horse } from "../record/horse";
 import type { Settings } from "../record/settings";
 import type { Visit } from "../record/visit";
-import { GENERAL_NOISE } from "../repeatability/repeatability";
+import { noiseOf } from "../repeatability/pairs";
 import type { Result } from "../result";
 import type { Wording } from "../units/wording";
 import { footQuestion, type FootQuestion, type PlanWant } from "./footQuestion";
@@ -45,7 +45,7 @@ export function visitPlan(
       visit,
       moment: "before",
       horse,
-      noise: GENERAL_NOISE.value,
+      noise: noiseOf(settings),
       wording,
       bounds: settings.bounds as BoundOverrides,
       ...known,

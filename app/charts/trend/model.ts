@@ -76,7 +76,7 @@ export function trendModel(
   if (!first || !last) return undefined;
   const left = valueOf(leftWith(last), measure);
   const around = noiseOf(measure, noise);
-  const forecast = forecastOf(measure, last.date, outlook);
+  const forecast = forecastOf(measure, last.date, outlook, noise);
   const all = [
     ...visits.flatMap(({ before, after }) => [before, after]),
     ...forecast.flatMap(({ low, high }) => [low, high]),
@@ -98,12 +98,13 @@ function forecastOf(
   measure: TrendMeasure,
   from: IsoDate,
   outlook: FootOutlook | undefined,
+  noise: Noise,
 ): TrendModel["forecast"] {
   if (!outlook?.due || outlook.question?.last !== from || measure === "heelDifference") return [];
   const days: number[] = [];
   for (let day = 0; day <= outlook.due.day + FORECAST_STEP_DAYS; day += FORECAST_STEP_DAYS) days.push(day);
   return days.flatMap((day) => {
-    const state = outlookAfter(outlook, day);
+    const state = outlookAfter(outlook, day, noise);
     if (!state) return [];
     const band = measure === "toeLength" ? state.toeLength : state.axis;
     const shift = measure === "dorsalAngle" ? (outlook.question?.pasternAngle ?? 0) : 0;

@@ -9,18 +9,23 @@ import { RoundNote } from "~app/ui/Frame";
 import { useWording } from "~app/ui/useWording";
 import { dueEvents } from "~core/record/dueEvents";
 import { readBackup, type Backup } from "~core/record/backup";
+import type { Horse } from "~core/record/horse";
+import type { Yard } from "~core/record/yard";
+import { PeoplePanel } from "./PeoplePanel";
 import type { Issue, Result } from "~core/result";
 import "./files.css";
 
 interface FilesProps {
   counts: { yards: number; horses: number; visits: number; readings: number };
+  yards: Yard[];
+  horses: Horse[];
   round: Round;
   persisted: boolean;
   usedMb: number | undefined;
 }
 
 /** The data is the user's: out as files in open formats, back in after a check of every row. */
-export function FilesView({ counts, round, persisted, usedMb }: FilesProps) {
+export function FilesView({ counts, yards, horses, round, persisted, usedMb }: FilesProps) {
   const wording = useWording();
   const exporters = [
     {
@@ -74,6 +79,7 @@ export function FilesView({ counts, round, persisted, usedMb }: FilesProps) {
         ))}
       </section>
       <RestorePanel />
+      <PeoplePanel yards={yards} horses={horses} />
       <KeepPanel persisted={persisted} />
       <section className="file-section">
         <h2>Made-up data</h2>

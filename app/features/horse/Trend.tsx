@@ -13,7 +13,7 @@ import { useSettings } from "~app/ui/useWording";
 import { footHistory, type FootOutlook } from "~core/cycle/horseDue";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import type { Reading } from "~core/record/reading";
-import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { noiseOf } from "~core/repeatability/pairs";
 import { wordingFor } from "~core/units/wording";
 
 /** How one measure of one foot has gone, with the noise of measuring and the forecast. */
@@ -33,9 +33,9 @@ export function Trend({
         measure,
         footHistory(readings, limb),
         outlooks.find((one) => one.limb === limb),
-        GENERAL_NOISE.value,
+        noiseOf(settings),
       ),
-    [measure, limb, readings, outlooks],
+    [measure, limb, readings, outlooks, settings],
   );
   const show = useCallback(
     (value: number) => {
@@ -67,7 +67,7 @@ export function Trend({
           />
           <p className="quiet trend-key">
             Open before, filled after each trim. Inside the band around what was last left, nothing has
-            changed beyond the noise of measuring ({GENERAL_NOISE.value.source}). Dotted: forecast, central 80
+            changed beyond the noise of measuring ({noiseOf(settings).source}). Dotted: forecast, central 80
             %.
           </p>
         </>

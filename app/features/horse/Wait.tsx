@@ -1,12 +1,14 @@
 import { Slider } from "antd";
 import { useState } from "react";
-import { useWording } from "~app/ui/useWording";
+import { useSettings, useWording } from "~app/ui/useWording";
+import { noiseOf } from "~core/repeatability/pairs";
 import type { CycleState } from "~core/cycle/dueWords";
 import { outlookAfter, type FootOutlook } from "~core/cycle/horseDue";
 
 /** What if it waits? For the owner: the feet some weeks past the due day, with the forecast's spread. */
 export function Wait({ outlooks, cycle }: { outlooks: readonly FootOutlook[]; cycle: CycleState }) {
   const wording = useWording();
+  const noise = noiseOf(useSettings());
   const [weeks, setWeeks] = useState(2);
   const measured = outlooks.filter((outlook) => outlook.question);
   if (measured.length === 0) return null;
@@ -29,7 +31,7 @@ export function Wait({ outlooks, cycle }: { outlooks: readonly FootOutlook[]; cy
         </thead>
         <tbody>
           {measured.map((outlook) => {
-            const state = outlookAfter(outlook, cycle.of + weeks * 7);
+            const state = outlookAfter(outlook, cycle.of + weeks * 7, noise);
             if (!state) return null;
             const half = (state.toeLength.high - state.toeLength.low) / 2;
             return (

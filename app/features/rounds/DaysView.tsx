@@ -84,7 +84,7 @@ export function DaysView({ settings, appointments, today }: PlanningRecords & { 
               read={readHours}
               onKeep={(value, draft) =>
                 void settle(
-                  edit(["week"], settings.week, settings.week.with(index, value), `hours of ${name}`),
+                  edit(["week", String(index)], settings.week[index], value, `hours of ${name}`),
                   draft,
                 )
               }

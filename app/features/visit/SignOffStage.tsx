@@ -9,7 +9,7 @@ import { capWeeksOf, horseDue, horseOutlook } from "~core/cycle/horseDue";
 import { LIMBS } from "~core/foot/limb";
 import { readAxis } from "~core/foot/axis";
 import type { FootValues, Measure } from "~core/foot/measures";
-import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { noiseOf } from "~core/repeatability/pairs";
 import type { CutName } from "~core/record/trim";
 import { specInWords } from "~core/shoe/specification";
 import { NoteField } from "./NoteField";
@@ -22,7 +22,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
-  const noise = GENERAL_NOISE.value;
+  const noise = noiseOf(settings);
   const readings = file.readings.filter((one) => one.date <= visit.date);
   const outlooks = horseOutlook(file.horse, readings, settings);
   const next =

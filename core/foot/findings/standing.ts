@@ -3,7 +3,7 @@ import type { Horse } from "../../record/horse";
 import type { Settings } from "../../record/settings";
 import type { Reading } from "../../record/reading";
 import type { Visit } from "../../record/visit";
-import { GENERAL_NOISE } from "../../repeatability/repeatability";
+import { noiseOf } from "../../repeatability/pairs";
 import type { Wording } from "../../units/wording";
 import { pairOf, type Limb } from "../limb";
 import type { BoundOverrides } from "../survey/ratios";
@@ -54,7 +54,7 @@ export function standingFindings(
       visit,
       moment: "before",
       horse,
-      noise: GENERAL_NOISE.value,
+      noise: noiseOf(settings),
       wording,
       bounds: settings.bounds as BoundOverrides,
     },

@@ -26,7 +26,7 @@ import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import { isShod } from "~core/record/horse";
 import type { Moment, SoleRecord } from "~core/record/reading";
-import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { noiseOf } from "~core/repeatability/pairs";
 import { standInFoot, standInLine, trueLength, trueMeasure } from "~core/standin/instrument";
 import type { StageContext } from "../stageContext";
 import { PhotoPanel } from "../photo/PhotoPanel";
@@ -82,7 +82,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
       visit,
       moment,
       horse: file.horse,
-      noise: GENERAL_NOISE.value,
+      noise: noiseOf(settings),
       wording,
       bounds: settings.bounds as BoundOverrides,
       lastVisit: lastSigned(file.visits, visit),
@@ -230,6 +230,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         tables={<FootTables facts={facts} />}
       />
       {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}
+      {way === "lane" && lane.again}
       {way === "calliper" && calliper.calliperView({ picture: solePicture, onEnd })}
       {way === "marks" && (
         <MarksEntry

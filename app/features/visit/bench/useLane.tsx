@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
-import { useWording } from "~app/ui/useWording";
+import { useSettings, useWording } from "~app/ui/useWording";
 import { readAxis } from "~core/foot/axis";
 import { levelOf } from "~core/foot/level";
 import {
@@ -18,10 +18,12 @@ import { toeTarget } from "~core/foot/toeYardstick";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment } from "~core/record/reading";
 import { changeSince } from "~core/repeatability/change";
-import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { noiseOf } from "~core/repeatability/pairs";
+import type { Noise } from "~core/repeatability/repeatability";
 import type { Wording } from "~core/units/wording";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
+import { MeasureAgain } from "./MeasureAgain";
 import { readMeasured, showMeasured } from "./measureText";
 import { usePad } from "./usePad";
 
@@ -29,6 +31,7 @@ import { usePad } from "./usePad";
 export function useLane(context: StageContext, moment: Moment, compared: FootValues) {
   const { visit, file, limb, feet } = context;
   const wording = useWording();
+  const noise = noiseOf(useSettings());
   const { save } = useEdits();
   const [active, setActive] = useState<Measure>(MEASURES[0]);
   const foot = feet[limb];
@@ -92,7 +95,7 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
       issue,
       last: before && {
         text: showMeasured(measure, before.value, wording),
-        ...(value && { change: changeText(measure, value.value, before.value, wording) }),
+        ...(value && { change: changeText(measure, value.value, before.value, noise, wording) }),
       },
       aside: measured && !typed && (
         <button
@@ -104,7 +107,7 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
           {measured.source}
         </button>
       ),
-      note: noteFor(measure, values, toeTarget(file.horse).toeLengthMm, wording),
+      note: noteFor(measure, values, toeTarget(file.horse).toeLengthMm, noise, wording),
       ask: question && (
         <div className="lane-ask" role="group" aria-label="A question">
           <p>{question.question}</p>
@@ -156,7 +159,8 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
       picture={parts.picture}
     />
   );
-  return { values, laneView, take, active };
+  const again = <MeasureAgain measure={active} stored={stored[active]} date={visit.date} place={blank.id} />;
+  return { values, laneView, take, active, again };
 }
 
 /** The few words beside a number on a phone: axis, toe over target, heels uneven. */
@@ -164,11 +168,12 @@ function noteFor(
   measure: Measure,
   { dorsalAngle, pasternAngle, toeLength, heelHeightLateral, heelHeightMedial }: FootValues,
   toeTargetMm: number,
+  noise: Noise,
   wording: Wording,
 ): LaneField<Measure>["note"] {
   const calm = (level: ReturnType<typeof levelOf>) => (level === "ask the vet" ? "act" : level);
   if (measure === "pasternAngle" && dorsalAngle && pasternAngle) {
-    const axis = readAxis(dorsalAngle.value, pasternAngle.value, GENERAL_NOISE.value.angleDeg);
+    const axis = readAxis(dorsalAngle.value, pasternAngle.value, noise.angleDeg);
     return {
       text:
         axis.word === "straight" ? "axis straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`,
@@ -192,10 +197,10 @@ function noteFor(
   return undefined;
 }
 
-function changeText(measure: Measure, now: number, before: number, wording: Wording): string {
+function changeText(measure: Measure, now: number, before: number, noise: Noise, wording: Wording): string {
   const { kind } = MEASURE_FACTS[measure];
-  const noise = GENERAL_NOISE.value[kind === "angle" ? "angleDeg" : "lengthMm"];
-  const { difference, real } = changeSince(now, before, noise);
+  const least = noise[kind === "angle" ? "angleDeg" : "lengthMm"];
+  const { difference, real } = changeSince(now, before, least);
   if (!real) return "no change";
   const size = showMeasured(measure, Math.abs(difference), wording);
   return `${difference > 0 ? "+" : "−"}${size}`;

@@ -1,8 +1,8 @@
 import { Fractions } from "~app/ui/Fractions";
-import { useWording } from "~app/ui/useWording";
+import { useSettings, useWording } from "~app/ui/useWording";
 import type { FootValues } from "~core/foot/measures";
 import { CUTS, type Trim } from "~core/record/trim";
-import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { noiseOf } from "~core/repeatability/pairs";
 import { plannedAgainstDone, plannedDoneInWords, type DoneMeasure } from "~core/trim/done";
 import { cutsInWords } from "~core/trim/planWords";
 import { NO_CUT } from "~core/trim/predict";
@@ -18,9 +18,10 @@ const NAMES: Record<DoneMeasure, string> = {
 /** After the trim: what the plan should have left, what was measured, and the habit of the hand behind it. */
 export function PlannedDone({ trim, after }: { trim: Trim | undefined; after: FootValues }) {
   const wording = useWording();
+  const settings = useSettings();
   const plan = trim?.plan;
   if (!plan?.agreed) return null;
-  const rows = plannedAgainstDone(plan, after, GENERAL_NOISE.value);
+  const rows = plannedAgainstDone(plan, after, noiseOf(settings));
   const noted = CUTS.some((cut) => trim?.cuts[cut] !== undefined);
   return (
     <section className="planned-done" aria-label="Planned against done">
