@@ -213,8 +213,10 @@ test("people, yards and horses from a CSV: columns given their meaning, looked a
   await expect(panel).toContainText("Row 3, Weight: Lighter than 40 kg is not read.");
   await panel.getByRole("button", { name: "Keep 2" }).click();
   await expect(panel).toContainText("2 brought in.");
-  await page.goto("/horses?text=Hazel");
+  await page.getByRole("link", { name: "Horses", exact: true }).click();
+  await page.getByRole("textbox", { name: "Find by name" }).fill("Hazel");
   await expect(page.getByText("Mill Farm")).toBeVisible();
+  await page.getByRole("heading", { name: "Horses" }).click();
   await page.keyboard.press("Control+z");
   await expect(page.getByText("No horse fits. Clear a filter.")).toBeVisible();
 });
