@@ -21,7 +21,8 @@ import { forgedLog, rack } from "./forged";
 import { shodFoot } from "./shod";
 import { sound } from "./sound";
 import { chooseCuts, plannedTrim, takenByHand } from "./trimmed";
-import { BOOKED, HAPPENED, HOME, ROUND, type HorsePlan } from "./yards";
+import { BOOKED, HAPPENED, HOME } from "./booked";
+import { ROUND, type HorsePlan } from "./yards";
 
 const YEARS_OF_VISITS = 2;
 /** Noise of a practised hand: within-subject sd. The same as the general repeatability. */

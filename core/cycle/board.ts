@@ -1,6 +1,7 @@
 import { daysBetween, type IsoDate } from "../calendar/date";
 import { workInWords } from "./dueWords";
 import type { RosterRow } from "./dayPlan";
+import { urgencyOf } from "./urgency";
 
 /** How the horses of a board stand together. */
 export const GROUPINGS = ["late first", "yard", "use", "case"] as const;
@@ -26,8 +27,6 @@ export interface BoardGroup {
   rows: BoardRow[];
 }
 
-const SHOW_DAYS = 14;
-
 /** The rows of a board: horses that were done at least once. */
 export function boardRows(rows: readonly RosterRow[], today: IsoDate): BoardRow[] {
   return rows.flatMap((row): BoardRow[] => {
@@ -35,8 +34,6 @@ export function boardRows(rows: readonly RosterRow[], today: IsoDate): BoardRow[
     if (!last?.next) return [];
     const due = daysBetween(today, last.next.due);
     const over = Math.max(0, -due);
-    const toShow = horse.showOn === undefined ? -1 : daysBetween(today, horse.showOn);
-    const weight = horse.use === "vet plan" ? 2 : toShow >= 0 && toShow <= SHOW_DAYS ? 1.5 : 1;
     return [
       {
         ...row,
@@ -46,7 +43,7 @@ export function boardRows(rows: readonly RosterRow[], today: IsoDate): BoardRow[
         due,
         ...(coming && { planned: daysBetween(today, coming.date) }),
         over,
-        risk: over * weight,
+        risk: over * urgencyOf(horse, today),
       },
     ];
   });

@@ -1,5 +1,6 @@
 import { addDays, weekday, type IsoDate } from "../calendar/date";
 import type { RosterRow } from "../cycle/dayPlan";
+import { urgencyOf } from "../cycle/urgency";
 import type { Appointment } from "../record/appointment";
 import type { RoundsSettings } from "../record/settings";
 import type { Yard } from "../record/yard";
@@ -21,11 +22,6 @@ export interface Planning {
   /** When the van leaves home. */
   leaves: string;
 }
-
-/** Weights of lateness. Source: handbook, rounds. */
-const VET_PLAN = 2;
-const BEFORE_SHOW = 1.5;
-const SHOW_DAYS = 14;
 
 /** How many days after today make this week and the next: to a Sunday that is at least eleven days away. */
 export function fortnightFrom(today: IsoDate): number {
@@ -59,15 +55,12 @@ export function planning(
     if (coming && on === undefined) return [];
     const next = last?.next;
     if (on === undefined && !(next && next.windowStart <= end)) return [];
-    const show =
-      horse.showOn !== undefined && horse.showOn >= today && horse.showOn <= addDays(today, SHOW_DAYS);
-    const weight = horse.use === "vet plan" ? VET_PLAN : show ? BEFORE_SHOW : 1;
     return [
       {
         ...row,
         windowStart: next?.windowStart ?? on ?? today,
         due: next?.due ?? on ?? today,
-        weight,
+        weight: urgencyOf(horse, today),
         ...(on !== undefined && { on }),
         ...(on !== undefined && coming?.pinned && { only: on }),
       },
