@@ -88,6 +88,11 @@ export class Simplex {
     );
   }
 
+  /** The columns of the basis, by row. */
+  get basis(): readonly number[] {
+    return this.#basis;
+  }
+
   /** The price of each row. */
   duals(): number[] {
     return [...this.#duals];

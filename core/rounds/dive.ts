@@ -1,6 +1,7 @@
 import { loadFrom, type DayLoad } from "./loads";
-import { relaxedPlan, type Watch } from "./master";
+import { reducedCost, relaxedPlan, type Watch } from "./master";
 import type { RoundsNumbers } from "./numbers";
+import { LoadPool } from "./pool";
 
 /** Parts of day-loads from here on are taken as whole ones, all at once; below it the largest alone. */
 const NEARLY_WHOLE = 0.95;
@@ -18,11 +19,8 @@ export function divedPlan(
   watch: Watch,
 ): DayLoad[] {
   const settled: DayLoad[] = [];
-  const reduced = ({ cost, day, taken }: DayLoad) =>
-    taken.reduce((sum, [kind, count]) => sum - count * (prices[kind] ?? 0), cost) -
-    (prices[numbers.kinds.length + day] ?? 0);
   const pool = known
-    .map((load) => ({ load, dear: reduced(load) }))
+    .map((load) => ({ load, dear: reducedCost(numbers, [], load, prices) }))
     .sort((a, b) => a.dear - b.dear)
     .slice(0, MOST_KNOWN)
     .map(({ load }) => load);
@@ -37,7 +35,7 @@ export function divedPlan(
       })),
     };
     const open = pool.flatMap((load) => (days.has(load.day) ? [] : trimmed(rest, load)));
-    const { parts } = relaxedPlan(rest, open, [], watch, { quick: true });
+    const { parts } = relaxedPlan(rest, new LoadPool(open), [], watch, { quick: true });
     const best = [...parts].sort((a, b) => b.part - a.part)[0];
     if (!best) return settled;
     const whole = parts.filter(({ part }) => part >= NEARLY_WHOLE).map(({ load }) => load);

@@ -2,6 +2,8 @@ import { MINUTE_SLACK, type RoundsNumbers } from "./numbers";
 
 /** What one day could hold: yards as bits and how many of each kind of job. */
 export interface DayLoad {
+  /** Its day and jobs in a word: no two loads share it. */
+  name: string;
   day: number;
   mask: number;
   /** Kind and how many of it, by rising kind. */
@@ -163,7 +165,13 @@ export function loadFrom(
 ): DayLoad {
   const sorted = [...taken].sort(([a], [b]) => a - b);
   const jobs = sorted.reduce((sum, [kind, count]) => sum + count * (kinds[kind]?.onDay[day] ?? 0), 0);
-  return { day, mask, taken: sorted, cost: tour(mask).minutes + jobs };
+  return {
+    name: `${day}:${sorted.flat().join(",")}`,
+    day,
+    mask,
+    taken: sorted,
+    cost: tour(mask).minutes + jobs,
+  };
 }
 
 /** By yard, the ways to spend time there that are worth anything at all: longer ones pay more. */

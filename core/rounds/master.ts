@@ -2,6 +2,7 @@ import type { Programme, Solver } from "../math/programme";
 import { Simplex, type Column } from "../math/simplex";
 import { bestLoads, nearYards, type DayLoad, type Prizes } from "./loads";
 import type { RoundsNumbers } from "./numbers";
+import type { LoadPool } from "./pool";
 
 /**
  * A branch of the search: how many jobs are left out in all, how often a yard is visited on a day, or how many of a kind
@@ -25,6 +26,24 @@ export interface Relaxed {
   out: number;
   /** The price of each kind of job, then of each day and branch. */
   prices: readonly number[];
+  /** Where the programme came to rest: loads, and its own columns by number. */
+  basis: readonly (DayLoad | number)[];
+  /** What the programme costs: nothing that it knows is cheaper. */
+  cost: number;
+}
+
+/** How a relaxed plan is looked for. */
+export interface Relaxing {
+  /** The search stops when its bound passes this. */
+  enough?: number;
+  /** Good parts of plans, no bound. */
+  quick?: boolean;
+  /** The relaxed plan without the last branch, to go on from. */
+  from?: Relaxed;
+  /** Only loads that cost no more than so much too much at its prices are taken from the pool. */
+  dear?: number;
+  /** No new loads: the programme over those that are known. */
+  known?: boolean;
 }
 
 /** Whether the search may go on, and a word on how far it is. */
@@ -41,8 +60,11 @@ const BROKEN = 1e5;
 /** How far the prizes follow the last programme; the rest they keep (Wentges 1997). */
 const SMOOTH = 0.5;
 
+/** A branch that counts over all days. */
+export const ANY_DAY = -1;
+
 const countOn = (branch: Branch, load: DayLoad): number =>
-  branch.what === "out" || load.day !== branch.day
+  branch.what === "out" || (branch.day !== ANY_DAY && load.day !== branch.day)
     ? 0
     : branch.what === "yard"
       ? (load.mask >> branch.index) & 1
@@ -133,28 +155,39 @@ export function wholePlan(
  */
 export function relaxedPlan(
   numbers: RoundsNumbers,
-  pool: DayLoad[],
+  pool: LoadPool,
   branches: readonly Branch[],
   watch: Watch,
-  { enough = Number.POSITIVE_INFINITY, quick: good = false }: { enough?: number; quick?: boolean } = {},
+  { enough = Number.POSITIVE_INFINITY, quick: good = false, from, dear, known: as = false }: Relaxing = {},
 ): Relaxed {
   const near = nearYards(numbers);
   const days = [...numbers.have.keys()];
-  const known = new Set(pool.map(loadKey));
+  const known = new Set<string>();
   const shut = days.map((day) => shutOn(branches, day));
   let [bound, quick] = [Number.NEGATIVE_INFINITY, true];
   let [centre, middle]: (readonly number[] | undefined)[] = [];
-  let relaxed: Relaxed = { bound, parts: [], out: 0, prices: [] };
   const used: DayLoad[] = [];
   const fixed = startOf(numbers, branches);
-  const simplex = new Simplex(fixed.columns, fixed.bounds, fixed.basis);
+  const own = fixed.columns.length;
   const take = (load: DayLoad) => {
-    if (load.mask & (shut[load.day] ?? 0)) return;
+    known.add(load.name);
     used.push(load);
-    simplex.columns.push(columnOf(numbers, branches, load));
+    fixed.columns.push(columnOf(numbers, branches, load));
+    return own + used.length - 1;
   };
-  pool.forEach(take);
-  const own = fixed.columns.length - used.length;
+  let basis = fixed.basis;
+  if (from) {
+    // The last branch is broken where the search comes from; that is what it begins by mending.
+    basis = from.basis.map((one) => (typeof one === "number" ? one : take(one)));
+    for (let row = basis.length; row < fixed.bounds.length; row++) basis.push(fixed.basis[row] ?? 0);
+    basis[basis.length - 1] = own - 1;
+  }
+  for (const load of pool.loads) {
+    if (load.mask & (shut[load.day] ?? 0) || known.has(load.name)) continue;
+    if (!from || dear === undefined || reducedCost(numbers, branches, load, from.prices) < dear) take(load);
+  }
+  const simplex = new Simplex(fixed.columns, fixed.bounds, basis);
+  let relaxed: Relaxed = { bound, parts: [], out: 0, prices: [], basis: [], cost: Number.POSITIVE_INFINITY };
   for (;;) {
     if (!simplex.solve()) return relaxed;
     const values = simplex.values();
@@ -165,12 +198,14 @@ export function relaxedPlan(
     const out = numbers.kinds.reduce((sum, _, kind) => sum + (values.get(kind) ?? 0), 0);
     const { objective } = simplex;
     const last = simplex.duals();
-    relaxed = { bound: Math.min(bound, objective), parts, out, prices: last };
+    const rest = simplex.basis.map((column) => used[column - own] ?? column);
+    relaxed = { bound: Math.min(bound, objective), parts, out, prices: last, basis: rest, cost: objective };
+    if (as) return relaxed;
     for (let priced = false; !priced;) {
       if (bound >= objective - CLOSE || bound >= enough || watch.elapsed() > watch.seconds) return relaxed;
-      const from: readonly number[] | undefined = quick ? middle : centre;
-      const prices: readonly number[] = from
-        ? last.map((dual, row) => SMOOTH * dual + (1 - SMOOTH) * (from[row] ?? 0))
+      const calm: readonly number[] | undefined = quick ? middle : centre;
+      const prices: readonly number[] = calm
+        ? last.map((dual, row) => SMOOTH * dual + (1 - SMOOTH) * (calm[row] ?? 0))
         : last;
       if (quick) middle = prices;
       const best = days.map((day) =>
@@ -182,27 +217,44 @@ export function relaxedPlan(
         relaxed = { ...relaxed, bound: Math.min(bound, objective) };
       }
       for (const load of best.flatMap(({ loads }) => loads)) {
-        const key = loadKey(load);
-        if (known.has(key)) continue;
-        known.add(key);
-        pool.push(load);
+        if (known.has(load.name)) continue;
+        pool.keep(load);
         take(load);
         priced = true;
       }
       if (priced) quick = true;
-      else if (quick && from) middle = undefined;
+      else if (quick && calm) middle = undefined;
       else if (good) return relaxed;
       else if (quick) quick = false;
-      else if (from) centre = undefined;
+      else if (calm) centre = undefined;
       else return relaxed;
     }
   }
 }
 
+/** What a load costs more than it earns at a programme's prices. */
+export const reducedCost = (
+  { kinds, have }: RoundsNumbers,
+  branches: readonly Branch[],
+  load: DayLoad,
+  prices: readonly number[],
+): number =>
+  branches.reduce(
+    (sum, branch, index) => sum - countOn(branch, load) * (prices[kinds.length + have.length + index] ?? 0),
+    load.taken.reduce((sum, [kind, count]) => sum - count * (prices[kind] ?? 0), load.cost) -
+      (prices[kinds.length + load.day] ?? 0),
+  );
+
 /** Yards that a branch keeps shut on a day, as bits. */
 const shutOn = (branches: readonly Branch[], day: number): number =>
   branches
-    .filter((one) => one.what === "yard" && one.day === day && one.sense === "<=" && one.bound === 0)
+    .filter(
+      (one) =>
+        one.what === "yard" &&
+        (one.day === day || one.day === ANY_DAY) &&
+        one.sense === "<=" &&
+        one.bound === 0,
+    )
     .reduce((mask, { index }) => mask | (1 << index), 0);
 
 /** What a programme's prices pay on a day. */
@@ -215,7 +267,7 @@ function prizesOn(
   const kind = kinds.map((_, index) => prices[index] ?? 0);
   const yard = yards.map(() => 0);
   branches.forEach((branch, index) => {
-    if (branch.what === "out" || branch.day !== day) return;
+    if (branch.what === "out" || (branch.day !== day && branch.day !== ANY_DAY)) return;
     const row = branch.what === "yard" ? yard : kind;
     row[branch.index] = (row[branch.index] ?? 0) + (prices[kinds.length + have.length + index] ?? 0);
   });
@@ -244,6 +296,3 @@ function lagrange(
   );
   return jobs + kept - best.reduce((sum, { most }) => sum + most, 0);
 }
-
-/** A load's name: its day and jobs. */
-export const loadKey = ({ day, taken }: DayLoad): string => `${day}:${taken.flat().join(",")}`;

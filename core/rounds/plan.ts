@@ -3,8 +3,17 @@ import { ok, type Result } from "../result";
 import { costOf, goodAssignment, type Assignment } from "./improve";
 import { divedPlan } from "./dive";
 import { loadFrom, REMEMBERED, type DayLoad } from "./loads";
-import { loadKey, relaxedPlan, wholePlan, type Branch, type Relaxed, type Watch } from "./master";
+import {
+  ANY_DAY,
+  reducedCost,
+  relaxedPlan,
+  wholePlan,
+  type Branch,
+  type Relaxed,
+  type Watch,
+} from "./master";
 import { roundsNumbers, type RoundsNumbers } from "./numbers";
+import { LoadPool } from "./pool";
 import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
 
 /** How long the search may take and who is told how far it is. */
@@ -22,8 +31,15 @@ const DIVED = 100;
 const AGAIN = 60;
 /** A plan for many yards that is as near to the best as this is let stand. */
 const CLOSE_ENOUGH = 0.01;
-/** The longest that the solver may look for whole plans in the known loads, as a part of the time there is. */
+/** The longest that the solver may look for whole plans in the known loads, as a part of the time gone; the least that is worth its while, s. */
 const WHOLE_PART = 0.15;
+const WHOLE_LEAST = 0.3;
+/** Loads that cost more than this too much are not taken along into a branch; they can be found again, minutes. */
+const DEAR = 100;
+/** So many of each kind of branch are tried before one is taken. */
+const TRIED = 4;
+/** A branch that raises the bound by nothing counts as this, minutes. */
+const LEAST_RAISED = 1e-3;
 
 /**
  * Jobs on days so that driving, lateness, earliness and what is left out cost least. A good plan is found by moving jobs
@@ -39,14 +55,9 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
   const numbers = roundsNumbers(question);
   const jobs = numbers.kindOf.length;
   if (jobs === 0) return ok(planOf(question, numbers, [], 0));
-  const pool: DayLoad[] = [];
-  const known = new Set<string>();
+  const pool = new LoadPool();
   const keep = (days: Assignment) => {
-    for (const load of loadsOf(numbers, days)) {
-      const key = loadKey(load);
-      if (!known.has(key)) pool.push(load);
-      known.add(key);
-    }
+    for (const load of loadsOf(numbers, days)) pool.keep(load);
   };
   let best = goodAssignment(numbers, Math.max(MOST_RECREATED, Math.ceil(RECREATED / jobs)), undefined, keep);
   keep(best);
@@ -62,8 +73,16 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
     }
   };
   say();
-  const put = (seconds: number) => {
-    const loads = wholePlan(numbers, pool, solve, seconds);
+  // No plan that is better than the best holds a load that is dearer at the first prices than the gap they leave.
+  let [prices, first]: [readonly number[], number] = [[], 0];
+  let spent = 0;
+  const put = () => {
+    const from = watch.elapsed();
+    const seconds = WHOLE_LEAST + WHOLE_PART * from - spent;
+    if (seconds < WHOLE_LEAST) return;
+    const near = pool.loads.filter((load) => reducedCost(numbers, [], load, prices) < objective - first);
+    const loads = wholePlan(numbers, near, solve, seconds);
+    spent += watch.elapsed() - from;
     if (loads) offer(loads);
   };
 
@@ -71,17 +90,23 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
     branches: Branch[];
     relaxed: Relaxed;
   }
-  const relax = (branches: Branch[]): Node => ({
+  const relax = (branches: Branch[], from?: Relaxed, known = false): Node => ({
     branches,
-    relaxed: relaxedPlan(numbers, pool, branches, watch, { enough: objective - SAME }),
+    relaxed: relaxedPlan(numbers, pool, branches, watch, {
+      enough: objective - SAME,
+      ...(from && { from, dear: Math.min(DEAR, objective - from.bound) }),
+      known,
+    }),
   });
-  const open: Node[] = [relax([])];
-  bound = Math.max(0, open[0]?.relaxed.bound ?? 0);
+  const root = relax([]);
+  const open: Node[] = [root];
+  bound = Math.max(0, root.relaxed.bound);
+  [prices, first] = [root.relaxed.prices, root.relaxed.bound];
   say();
   const late = () => watch.elapsed() > watch.seconds;
   if (bound < objective - SAME && !late())
-    offer(divedPlan(numbers, pool, open[0]?.relaxed.prices ?? [], watch), DIVED);
-  if (bound < objective - SAME && !late()) put(Math.max(0.5, WHOLE_PART * watch.seconds));
+    offer(divedPlan(numbers, pool.loads, root.relaxed.prices, watch), DIVED);
+  if (bound < objective - SAME && !late()) put();
   // With many yards branching comes to nothing in the time there is: the known loads are put together again and again.
   for (
     let seed = 1;
@@ -94,9 +119,9 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
       [best, objective] = [found, cost];
       say();
     }
-    if (seed % 4 === 0) put(0.05 * watch.seconds);
+    if (seed % 4 === 0) put();
   }
-  let seen = pool.length;
+  let seen = pool.loads.length;
   for (;;) {
     open.sort((a, b) => b.relaxed.bound - a.relaxed.bound);
     const node = open.pop();
@@ -106,37 +131,60 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
       say();
     }
     if (!node || least >= objective - SAME || late()) break;
-    const split = fractional(numbers, node.relaxed);
-    if (!split) {
+    const splits = fractional(numbers, node.relaxed);
+    if (splits.length === 0) {
       offer(node.relaxed.parts.map(({ load }) => load));
       // A relaxed plan without parts is a plan; if its bound was not reached, time was up.
       if (least < objective - SAME) break;
       continue;
     }
-    const { part, ...where } = split;
-    for (const branch of [
-      { ...where, sense: "<=", bound: Math.floor(part) },
-      { ...where, sense: ">=", bound: Math.ceil(part) },
-    ] as const) {
-      const child = relax([...node.branches, branch]);
+    const halves = mostRaised(splits.map(halvesOf), ({ branch }) =>
+      splits.length === 1
+        ? 0
+        : relax([...node.branches, branch], node.relaxed, true).relaxed.cost - node.relaxed.cost,
+    );
+    for (const { branch } of halves) {
+      const child = relax([...node.branches, branch], node.relaxed);
       // No child is cheaper than its parent, whatever time allowed to prove.
       open.push({ ...child, relaxed: { ...child.relaxed, bound: Math.max(child.relaxed.bound, least) } });
     }
-    if (pool.length > seen * 1.5) {
-      seen = pool.length;
-      put(0.05 * watch.seconds);
+    if (pool.loads.length > seen * 1.5) {
+      seen = pool.loads.length;
+      put();
     }
   }
   return ok(planOf(question, numbers, best, bound >= objective - SAME ? objective : bound));
 }
 
-/** What to branch on: how many are left out, else the yard's day that is nearest to half visited, else the kind of job done in parts. */
-function fractional(
-  numbers: RoundsNumbers,
-  { parts, out }: Relaxed,
-): (Pick<Branch, "what" | "index" | "day"> & { part: number }) | undefined {
-  if (Math.abs(out - Math.round(out)) > 1e-5) return { what: "out", index: 0, day: 0, part: out };
-  const sums = new Map<string, Pick<Branch, "what" | "index" | "day"> & { part: number }>();
+type Split = Pick<Branch, "what" | "index" | "day"> & { part: number };
+
+/** The two ways that a part can go: down to the whole number below, up to the one above. */
+const halvesOf = ({ part, ...where }: Split): { branch: Branch }[] => [
+  { branch: { ...where, sense: "<=", bound: Math.floor(part) } },
+  { branch: { ...where, sense: ">=", bound: Math.ceil(part) } },
+];
+
+/** The pair whose halves both cost most more (strong branching, Applegate and others 1995): the product of the two. */
+function mostRaised<Half>(
+  pairs: readonly (readonly Half[])[],
+  more: (half: Half) => number,
+): readonly Half[] {
+  let [best, most]: [readonly Half[], number] = [pairs[0] ?? [], -1];
+  if (pairs.length > 1)
+    for (const pair of pairs) {
+      const raised = pair.reduce((product, half) => product * Math.max(LEAST_RAISED, more(half)), 1);
+      if (raised > most) [best, most] = [pair, raised];
+    }
+  return best;
+}
+
+/**
+ * What could be branched on: how many are left out; else how often a yard is visited in all and on a day, the nearest to
+ * half first; else the kinds of jobs done in parts.
+ */
+function fractional(numbers: RoundsNumbers, { parts, out }: Relaxed): Split[] {
+  if (Math.abs(out - Math.round(out)) > 1e-5) return [{ what: "out", index: 0, day: 0, part: out }];
+  const sums = new Map<string, Split>();
   const add = (what: Branch["what"], index: number, day: number, part: number) => {
     const key = `${what}.${index}.${day}`;
     const sum = sums.get(key) ?? { what, index, day, part: 0 };
@@ -145,14 +193,18 @@ function fractional(
   };
   for (const { load, part } of parts) {
     numbers.yards.forEach((_, yard) => {
-      if (load.mask & (1 << yard)) add("yard", yard, load.day, part);
+      if (!(load.mask & (1 << yard))) return;
+      add("yard", yard, load.day, part);
+      add("yard", yard, ANY_DAY, part);
     });
     for (const [kind, count] of load.taken) add("kind", kind, load.day, count * part);
   }
-  const off = ({ part }: { part: number }) => Math.abs(part - Math.round(part));
-  const split = [...sums.values()].filter((one) => off(one) > 1e-5);
+  const off = ({ part }: Split) => Math.abs(part - Math.round(part));
+  const split = [...sums.values()].filter((one) => off(one) > 1e-5).sort((a, b) => off(b) - off(a));
   const yards = split.filter(({ what }) => what === "yard");
-  return (yards.length > 0 ? yards : split).sort((a, b) => off(b) - off(a))[0];
+  const often = yards.filter(({ day }) => day === ANY_DAY);
+  const once = yards.filter(({ day }) => day !== ANY_DAY);
+  return yards.length > 0 ? [...often.slice(0, TRIED), ...once.slice(0, TRIED)] : split.slice(0, TRIED);
 }
 
 /** The loads of an assignment, day by day. */
@@ -174,7 +226,7 @@ function loadsOf(numbers: RoundsNumbers, days: Assignment): DayLoad[] {
 function assignmentOf(numbers: RoundsNumbers, loads: readonly DayLoad[]): Assignment {
   const days: Assignment = numbers.kindOf.map(() => numbers.have.length);
   const next = numbers.kinds.map(() => 0);
-  const unlike = new Map(loads.map((load) => [loadKey(load), load]));
+  const unlike = new Map(loads.map((load) => [load.name, load]));
   for (const { day, taken } of unlike.values())
     for (const [kind, count] of taken)
       for (let index = 0; index < count; index++) {
