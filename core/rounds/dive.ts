@@ -1,5 +1,5 @@
 import { loadFrom, type DayLoad } from "./loads";
-import { reducedCost, relaxedPlan, type Watch } from "./master";
+import { reducedCost, relaxedPlan, type Relaxed, type Watch } from "./master";
 import type { RoundsNumbers } from "./numbers";
 import { LoadPool } from "./pool";
 
@@ -15,7 +15,7 @@ const MOST_KNOWN = 1500;
 export function divedPlan(
   numbers: RoundsNumbers,
   known: readonly DayLoad[],
-  prices: readonly number[],
+  { parts: first, prices }: Pick<Relaxed, "parts" | "prices">,
   watch: Watch,
 ): DayLoad[] {
   const settled: DayLoad[] = [];
@@ -35,7 +35,10 @@ export function divedPlan(
       })),
     };
     const open = pool.flatMap((load) => (days.has(load.day) ? [] : trimmed(rest, load)));
-    const { parts } = relaxedPlan(rest, new LoadPool(open), [], watch, { quick: true });
+    const { parts } =
+      settled.length === 0
+        ? { parts: first }
+        : relaxedPlan(rest, new LoadPool(open), [], watch, { quick: true });
     const best = [...parts].sort((a, b) => b.part - a.part)[0];
     if (!best) return settled;
     const whole = parts.filter(({ part }) => part >= NEARLY_WHOLE).map(({ load }) => load);

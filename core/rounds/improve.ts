@@ -110,20 +110,61 @@ class Board {
     );
   }
 
-  /** What a job costs more on each day, being left out now. */
+  /** Puts jobs back where they were, at the cost that was. */
+  restore(jobs: readonly number[], days: readonly number[], cost: number): void {
+    this.#shift(jobs, days);
+    this.cost = cost;
+  }
+
+  /** What a job that is out costs more on a day. */
+  #price(job: number, day: number): number {
+    const { yard = 0, minutes = 0 } = this.#kind(job) ?? {};
+    const own = this.#own(job, day) - this.#own(job, this.numbers.have.length);
+    if (own === Number.POSITIVE_INFINITY) return own;
+    const drive = dayDrive(
+      this.numbers,
+      day,
+      (this.#mask[day] ?? 0) | (1 << yard),
+      (this.#work[day] ?? 0) + minutes,
+    );
+    return own + drive - (this.#drive[day] ?? 0);
+  }
+
   #prices(job: number): number[] {
-    return this.numbers.have.map((_, day) => {
-      const more = this.#shift([job], [day]);
-      this.#shift([job], [this.numbers.have.length]);
-      return more;
-    });
+    return this.numbers.have.map((_, day) => this.#price(job, day));
   }
 
   /** Puts a job that is out on the day that is cheapest for it. */
-  insert(job: number): void {
-    const prices = this.#prices(job);
-    const least = Math.min(...prices);
-    if (least < 0) this.cost += this.#shift([job], [prices.indexOf(least)]);
+  insert(job: number, overlook: () => boolean = () => false): void {
+    let [least, on] = [0, -1];
+    for (let day = 0; day < this.numbers.have.length; day++) {
+      if (overlook()) continue;
+      const more = this.#price(job, day);
+      if (more < least) [least, on] = [more, day];
+    }
+    if (on !== -1) this.cost += this.#shift([job], [on]);
+  }
+
+  /** Puts jobs of one yard that are out together on the day that is cheapest for all of them; none where there is none. */
+  insertTogether(jobs: readonly number[]): boolean {
+    const out = this.numbers.have.length;
+    const { yard = 0 } = this.#kind(jobs[0] ?? 0) ?? {};
+    const minutes = jobs.reduce((sum, job) => sum + (this.#kind(job)?.minutes ?? 0), 0);
+    let [least, on] = [0, -1];
+    for (let day = 0; day < out; day++) {
+      const mask = (this.#mask[day] ?? 0) | (1 << yard);
+      let more =
+        dayDrive(this.numbers, day, mask, (this.#work[day] ?? 0) + minutes) - (this.#drive[day] ?? 0);
+      for (const job of jobs) more += this.#own(job, day) - this.#own(job, out);
+      if (more < least) [least, on] = [more, day];
+    }
+    if (on === -1) return false;
+    const day = on;
+    this.cost += this.#shift(
+      jobs,
+      jobs.map(() => day),
+    );
+    return true;
   }
 
   /** Puts jobs that are out on days, always the one next that would lose most by waiting (regret, Potvin and Rousseau 1993). */
@@ -139,11 +180,7 @@ class Board {
       if (next.job === -1) return;
       this.cost += this.#shift([next.job], [next.day]);
       waiting.delete(next.job);
-      for (const [job, prices] of waiting) {
-        const more = this.#shift([job], [next.day]);
-        this.#shift([job], [this.numbers.have.length]);
-        prices[next.day] = more;
-      }
+      for (const [job, prices] of waiting) prices[next.day] = this.#price(job, next.day);
     }
   }
 
@@ -178,92 +215,127 @@ class Board {
   }
 }
 
+/** How dear a change may be at first and at last, as a part of the cost, so that it is taken once in some three times. */
+const WARM = 0.06;
+/** The same for an assignment that is good already. */
+const MILD = 0.004;
+const COLD = 0.00002;
+/** Jobs taken out at once, at most; a few whole stops or days. */
+const MOST_AWAY = 20;
+/** How often a day is overlooked when a job is put back: a way past what always comes first (Christiaens and Vanden Berghe 2020). */
+const BLINK = 0.05;
+/** Every so manieth state that was gone on from is shown. */
+const SHOWN = 40;
+
 /**
  * A good assignment without proof: dearest jobs first, each where it costs least, then moved about; after that, `rounds`
- * times over, the jobs of some yards or days are taken out and put back, and what got cheaper is kept (ruin and
- * recreate, Schrimpf and others 2000). `start` is bettered when it is given; `met` is
- * shown every assignment on the way that was worth going on from. The same numbers give the same plan.
+ * times over, the jobs of some stops or days are taken out and put back, and what is hardly dearer is gone on from, less
+ * and less so (ruin and recreate, Schrimpf and others 2000). `start` is bettered when it is given; `met` is shown what
+ * was best on the way and some of the rest. The same numbers give the same plan.
  */
 export function goodAssignment(
   numbers: RoundsNumbers,
   rounds: number,
-  start?: Assignment,
-  met?: (days: Assignment) => void,
-  seed = 0,
+  { start, met, seed = 0, late }: Search = {},
 ): Assignment {
   const out = numbers.have.length;
   const jobs = numbers.kindOf.map((_, job) => job);
   const left = (job: number) => numbers.kinds[numbers.kindOf[job] ?? 0]?.left ?? 0;
   const long = (job: number) => numbers.kinds[numbers.kindOf[job] ?? 0]?.minutes ?? 0;
-  const dear = (job: number) => left(job) / (1 + long(job));
-  const board = new Board(numbers, start ? [...start] : jobs.map(() => out));
-  if (!start) for (const job of [...jobs].sort((a, b) => left(b) - left(a))) board.insert(job);
-  board.settle(true);
-  let best = { days: [...board.days], cost: board.cost };
+  const yardOf = (job: number) => numbers.kinds[numbers.kindOf[job] ?? 0]?.yard ?? 0;
+  const far = (job: number) => numbers.home[yardOf(job)] ?? 0;
+  const now = new Board(numbers, start ? [...start] : jobs.map(() => out));
+  if (!start) for (const job of [...jobs].sort((a, b) => left(b) - left(a))) now.insert(job);
+  let best = { days: [...now.days], cost: now.cost };
   const random = seededRandom(jobs.length + 1 + seed);
   const pick = (count: number) => Math.floor(random() * count);
-  let now = new Board(numbers, [...best.days]);
-  for (let round = 0; round < rounds; round++) {
-    const next = new Board(numbers, [...now.days]);
-    const away =
-      random() < 0.5
-        ? someOfYards(numbers, now.days, pick, 1 + pick(3))
-        : someOfDays(numbers, now.days, pick, 1 + pick(3));
-    next.remove(away);
-    const order = [...away];
-    const way = pick(5);
-    const by = [undefined, left, long, dear][way];
-    if (by) order.sort((a, b) => by(b) - by(a));
-    if (way === 4) next.insertByRegret(order);
-    else for (const job of order) next.insert(job);
-    next.settle(false);
-    if (next.cost < best.cost - 1e-9) best = { days: [...next.days], cost: next.cost };
-    // A little dearer is allowed for a while: a way out of where it is stuck.
-    if (next.cost <= now.cost || next.cost < best.cost * (1 + (0.02 * (rounds - round)) / rounds)) {
-      now = next;
-      met?.(now.days);
-    }
+  const urgent = (job: number) => numbers.kinds[numbers.kindOf[job] ?? 0]?.onDay.at(-1) ?? 0;
+  const overlook = () => random() < BLINK;
+  const warm = start ? MILD : WARM;
+  let gone = 0;
+  for (let round = 0; round < rounds && !(round % 64 === 0 && late?.()); round++) {
+    const away = someStops(numbers, now.days, pick);
+    const way = pick(8);
+    const by = [undefined, left, long, far, urgent][pick(5)];
+    if (by) away.sort((a, b) => by(b) - by(a));
+    const [from, before] = [away.map((job) => now.days[job] ?? out), now.cost];
+    now.remove(away);
+    if (way >= 4) for (const group of groupsOf(away, yardOf)) if (pick(8) > 0) now.insertTogether(group);
+    const rest = away.filter((job) => now.days[job] === out);
+    if (way < 7) for (const job of rest) now.insert(job, overlook);
+    else now.insertByRegret(rest);
+    const warmth = warm * (COLD / warm) ** (round / rounds);
+    if (now.cost > before - best.cost * warmth * Math.log(1 - random())) now.restore(away, from, before);
+    else if (now.cost < best.cost - 1e-9) {
+      best = { days: [...now.days], cost: now.cost };
+      met?.(best.days);
+    } else if (++gone % SHOWN === 0) met?.(now.days);
   }
   const last = new Board(numbers, best.days);
   last.settle(true);
   return last.days;
 }
 
+/** How a good assignment is looked for. */
+export interface Search {
+  start?: Assignment | undefined;
+  met?: (days: Assignment) => void;
+  seed?: number;
+  /** True when time is up. */
+  late?: () => boolean;
+}
+
 type Pick = (count: number) => number;
 
-/** The jobs of some yards that lie near one another, and those left out, in an order of chance. */
-function someOfYards(
+/** All that is left out, and the jobs of some stops: of one day, of days about it, or at yards near one another. */
+function someStops(
   { between, have, kinds, kindOf, yards }: RoundsNumbers,
   days: Assignment,
   pick: Pick,
-  count: number,
 ): number[] {
-  const middle = pick(yards.length);
-  const near = [...yards.keys()]
-    .sort((a, b) => (between[middle]?.[a] ?? 0) - (between[middle]?.[b] ?? 0))
-    .slice(0, count);
-  return shuffled(
-    [...kindOf.keys()].filter(
-      (job) => days[job] === have.length || near.includes(kinds[kindOf[job] ?? 0]?.yard ?? -1),
-    ),
-    pick,
-  );
+  const yardOf = (job: number) => kinds[kindOf[job] ?? 0]?.yard ?? 0;
+  const seed = pick(days.length);
+  const [yard, day] = [yardOf(seed), days[seed] ?? have.length];
+  const other = pick(have.length);
+  const way = pick(4);
+  const near = way === 0 ? 0 : nearest(between, yard, 1 + pick(Math.min(4, yards.length)));
+  const some = [...days.keys()].filter((job) => {
+    const on = days[job] ?? have.length;
+    if (on === have.length) return pick(MOST_AWAY) < 8;
+    if (way === 0) return on === day || (on === other && pick(2) === 0);
+    if (!(near & (1 << yardOf(job)))) return false;
+    return way === 1 || on === day || (way === 2 ? Math.abs(on - day) <= 2 : on === other);
+  });
+  shuffled(some, pick);
+  const stops = groupsOf(some, (job) => yardOf(job) * (have.length + 1) + (days[job] ?? 0));
+  const away: number[] = [];
+  const most = 2 + pick(MOST_AWAY);
+  for (const stop of stops) if (away.length === 0 || away.length + stop.length <= most) away.push(...stop);
+  return away;
 }
 
-/** The jobs of some days, and those left out, in an order of chance. */
-function someOfDays({ have }: RoundsNumbers, days: Assignment, pick: Pick, count: number): number[] {
-  const chosen = new Set([have.length, ...Array.from({ length: count }, () => pick(have.length))]);
-  return shuffled(
-    [...days.keys()].filter((job) => chosen.has(days[job] ?? -1)),
-    pick,
-  );
+/** Jobs that share a number, together; the groups in the order of their first. */
+function groupsOf(jobs: readonly number[], shared: (job: number) => number): number[][] {
+  const groups = new Map<number, number[]>();
+  for (const job of jobs) {
+    const group = groups.get(shared(job));
+    if (group) group.push(job);
+    else groups.set(shared(job), [job]);
+  }
+  return [...groups.values()];
 }
 
-function shuffled(list: number[], pick: Pick): number[] {
+/** A yard and those nearest to it, so many in all, as bits. */
+const nearest = (between: RoundsNumbers["between"], yard: number, count: number): number =>
+  [...(between[yard] ?? []).keys()]
+    .sort((a, b) => (between[yard]?.[a] ?? 0) - (between[yard]?.[b] ?? 0))
+    .slice(0, count)
+    .reduce((mask, one) => mask | (1 << one), 0);
+
+function shuffled(list: number[], pick: Pick): void {
   for (let index = list.length - 1; index > 0; index--) {
     const other = pick(index + 1);
     const [a, b] = [list[index] ?? 0, list[other] ?? 0];
     [list[index], list[other]] = [b, a];
   }
-  return list;
 }

@@ -6,8 +6,9 @@ import { highsSolver, type Solver } from "../math/programme";
 import { seededRandom } from "../math/random";
 import { divedPlan } from "./dive";
 import { costOf, goodAssignment } from "./improve";
-import { bestLoads, nearYards, type Prizes } from "./loads";
+import { bestLoads, nearYards, type DayLoad, type Prizes } from "./loads";
 import { relaxedPlan, wholePlan } from "./master";
+import { LoadPool } from "./pool";
 import { bitCount, roundsNumbers, type RoundsNumbers } from "./numbers";
 import type { RoundsQuestion } from "./question";
 import { tourFinder } from "./tour";
@@ -147,10 +148,10 @@ describe("the relaxed plan and the plans it leads to", () => {
       fc.property(fc.nat(10_000), (seed) => {
         const numbers = roundsNumbers(smallRound(seed, 4, 8));
         const good = costOf(numbers, goodAssignment(numbers, 50));
-        const pool: Parameters<typeof relaxedPlan>[1] = [];
+        const pool = new LoadPool();
         const relaxed = relaxedPlan(numbers, pool, [], PATIENT);
         expect(relaxed.bound).toBeLessThanOrEqual(good + 1e-6);
-        const left = (loads: typeof pool) =>
+        const left = (loads: readonly DayLoad[]) =>
           numbers.kinds.reduce((sum, { jobs, left: price }, kind) => {
             const done = loads.reduce(
               (all, { taken }) => all + (taken.find(([one]) => one === kind)?.[1] ?? 0),
@@ -160,8 +161,8 @@ describe("the relaxed plan and the plans it leads to", () => {
             return sum + (jobs.length - done) * price;
           }, 0);
         for (const loads of [
-          divedPlan(numbers, pool, relaxed.prices, PATIENT),
-          wholePlan(numbers, pool, solve, 10) ?? [],
+          divedPlan(numbers, pool.loads, relaxed, PATIENT),
+          wholePlan(numbers, pool.loads, solve, 10) ?? [],
         ]) {
           expect(new Set(loads.map(({ day }) => day)).size).toBe(loads.length);
           const cost = loads.reduce((sum, load) => sum + load.cost, 0) + left(loads);
@@ -174,10 +175,10 @@ describe("the relaxed plan and the plans it leads to", () => {
 
   test("a branch raises the bound or leaves it: a yard shut on every day leaves its jobs out", () => {
     const numbers = roundsNumbers(smallRound(12, 3, 6));
-    const free = relaxedPlan(numbers, [], [], PATIENT).bound;
+    const free = relaxedPlan(numbers, new LoadPool(), [], PATIENT).bound;
     const shut = relaxedPlan(
       numbers,
-      [],
+      new LoadPool(),
       [0, 1].map((day) => ({ what: "yard", index: 0, day, sense: "<=", bound: 0 }) as const),
       PATIENT,
     );

@@ -41,13 +41,17 @@ interface Path {
 }
 
 /** So many of the nearest yards are remembered by a path; with no more yards than this every tour is a true one. */
-export const REMEMBERED = 9;
+export const REMEMBERED = 16;
+/** With so few yards what a path can still earn is worked out for each set of yards that it has seen. */
+export const FEW_YARDS = 9;
 /** Loads handed back for one day. */
 const MOST_LOADS = 12;
 /** A quick search keeps one path for each yard and so many minutes. */
 const QUICK_GRAIN = 8;
 /** Prizes closer than this are one and the same, minutes. */
 const PRIZE_SLACK = 1e-9;
+/** A stretch without length would be infinitely steep, minutes. */
+const LEAST_MINUTES = 1e-6;
 
 /** For each yard the yards that a path remembers when it comes by: the nearest, itself among them. */
 export function nearYards({ between }: RoundsNumbers): number[] {
@@ -79,7 +83,19 @@ export function bestLoads(
   const have = (numbers.have[day] ?? 0) + MINUTE_SLACK;
   const options = yardOptions(numbers, day, prizes);
   const open = options.flatMap((list, yard) => (list.length > 0 ? [yard] : []));
-  const gain = restGain(numbers, day, prizes, have);
+  const stretches = stretchesOf(numbers, options, open);
+  const gains = new Map<number, Float64Array>();
+  // With few yards a path earns nothing more where it was; with many there would be a table for too many sets.
+  const told = options.length <= FEW_YARDS && !quick;
+  const gainAfter = (seen: number): Float64Array => {
+    const key = told ? seen : 0;
+    const known = gains.get(key);
+    if (known) return known;
+    const made = restGain(stretches, key, have);
+    gains.set(key, made);
+    return made;
+  };
+  const nearest = Math.min(...open.map((yard) => home[yard] ?? 0));
   const buckets: Path[][] = Array.from({ length: Math.floor(have) + 1 }, () => []);
   const best: Map<number, number>[] = options.map(() => new Map());
   const held = quick ? options.map(() => new Float64Array(buckets.length).fill(-1e18)) : [];
@@ -91,13 +107,14 @@ export function bestLoads(
     const start = (before?.minutes ?? 0) + way + stopMinutes;
     const back = home[yard] ?? 0;
     const kept = (quick ? (before?.mask ?? 0) : (before?.seen ?? 0) & (near[yard] ?? 0)) | (1 << yard);
+    const gain = gainAfter(kept);
     for (const option of options[yard] ?? []) {
       const minutes = start + option.minutes;
       if (minutes + back > have) continue;
       const prize = (before?.prize ?? 0) + option.prize - way;
       // What is left of the day cannot make up for what it has cost so far.
-      if (prize - back + (gain[Math.floor(have - minutes - back)] ?? 0) <= prizes.floor + PRIZE_SLACK)
-        continue;
+      const more = prize - nearest + (gain[Math.floor(have - minutes - nearest)] ?? 0);
+      if (Math.max(more, prize - back) <= prizes.floor + PRIZE_SLACK) continue;
       const bucket = Math.floor(minutes / grain);
       if (quick) {
         const row = held[yard];
@@ -206,25 +223,61 @@ function undominated(options: YardOption[]): YardOption[] {
   });
 }
 
-/** By whole minutes left: no more than this can still be earned in them, roads and stops not counted. */
-function restGain({ kinds }: RoundsNumbers, day: number, prizes: Prizes, have: number): number[] {
-  const yards = prizes.yard.reduce((sum, prize) => sum + Math.max(0, prize), 0);
-  const worths = kinds
-    .map(({ minutes, onDay, jobs }, index) => ({
-      minutes,
-      count: jobs.length,
-      worth: (prizes.kind[index] ?? 0) - (onDay[day] ?? 0),
-    }))
-    .filter(({ worth }) => worth > 0)
-    .sort((a, b) => b.worth * a.minutes - a.worth * b.minutes);
-  return Array.from({ length: Math.floor(have) + 1 }, (_, whole) => {
-    let [left, sum] = [whole + 1, yards];
-    for (const { minutes, count, worth } of worths) {
-      const part = minutes === 0 ? count : Math.min(count, left / minutes);
-      sum += part * worth;
-      left -= part * minutes;
-      if (left <= 0) break;
-    }
-    return sum;
-  });
+/** A stretch of what can be earned: so many minutes at so much a minute. */
+interface Stretch {
+  yard: number;
+  minutes: number;
+  slope: number;
+}
+
+/**
+ * What each open yard can still earn, as stretches of falling worth: the upper hull over its options, the stop and the
+ * shortest way in paid for. Parts of options allowed, so no whole day earns more. The dearest stretch first.
+ */
+function stretchesOf(
+  { home, between, stopMinutes }: RoundsNumbers,
+  options: readonly (readonly YardOption[])[],
+  open: readonly number[],
+): Stretch[] {
+  return open
+    .flatMap((yard) => {
+      const others = open.map((other) =>
+        other === yard ? Number.POSITIVE_INFINITY : (between[other]?.[yard] ?? 0),
+      );
+      const way = Math.min(home[yard] ?? 0, ...others);
+      const points = (options[yard] ?? []).map(({ minutes, prize }) => ({
+        minutes: stopMinutes + way + minutes,
+        prize: prize - way,
+      }));
+      const hull: Stretch[] = [];
+      let [at, earned] = [0, 0];
+      for (;;) {
+        let next: (typeof points)[number] | undefined;
+        let slope = 0;
+        for (const point of points) {
+          if (point.minutes < at || point.prize <= earned) continue;
+          const steep = (point.prize - earned) / Math.max(point.minutes - at, LEAST_MINUTES);
+          if (steep > slope) [next, slope] = [point, steep];
+        }
+        if (!next) return hull;
+        hull.push({ yard, minutes: Math.max(next.minutes - at, LEAST_MINUTES), slope });
+        [at, earned] = [next.minutes, next.prize];
+      }
+    })
+    .sort((a, b) => b.slope - a.slope);
+}
+
+/** By whole minutes left: no more than this can still be earned in them at yards that were not seen. */
+function restGain(stretches: readonly Stretch[], seen: number, have: number): Float64Array {
+  const gains = new Float64Array(Math.floor(have) + 1);
+  let [minute, from, sum] = [0, 0, 0];
+  for (const { yard, minutes, slope } of stretches) {
+    if (seen & (1 << yard)) continue;
+    const to = from + minutes;
+    for (; minute < gains.length && minute + 1 <= to; minute++)
+      gains[minute] = sum + (minute + 1 - from) * slope;
+    sum += minutes * slope;
+    from = to;
+  }
+  return gains.fill(sum, minute);
 }

@@ -150,15 +150,14 @@ export function wholePlan(
 /**
  * The least that any plan can cost under the branches: column generation over day-loads (Dantzig and Wolfe 1960), new
  * loads found by `bestLoads` at smoothed prices. `pool` is filled with what is found. The bound is that of Lagrange at
- * the best prices met, so it holds even when time runs out; the search stops when it passes `enough`. `quick` is for good
- * parts of plans without a bound.
+ * the best prices met, so it holds even when time runs out.
  */
 export function relaxedPlan(
   numbers: RoundsNumbers,
   pool: LoadPool,
   branches: readonly Branch[],
   watch: Watch,
-  { enough = Number.POSITIVE_INFINITY, quick: good = false, from, dear, known: as = false }: Relaxing = {},
+  { enough = Number.POSITIVE_INFINITY, quick: good = false, from, dear, known: only = false }: Relaxing = {},
 ): Relaxed {
   const near = nearYards(numbers);
   const days = [...numbers.have.keys()];
@@ -167,6 +166,8 @@ export function relaxedPlan(
   let [bound, quick] = [Number.NEGATIVE_INFINITY, true];
   let [centre, middle]: (readonly number[] | undefined)[] = [];
   const used: DayLoad[] = [];
+  // Loads that are known and too dear to be taken along; asked again before new ones are looked for.
+  let aside: DayLoad[] = [];
   const fixed = startOf(numbers, branches);
   const own = fixed.columns.length;
   const take = (load: DayLoad) => {
@@ -176,7 +177,7 @@ export function relaxedPlan(
     return own + used.length - 1;
   };
   let basis = fixed.basis;
-  if (from) {
+  if (from && from.basis.length > 0) {
     // The last branch is broken where the search comes from; that is what it begins by mending.
     basis = from.basis.map((one) => (typeof one === "number" ? one : take(one)));
     for (let row = basis.length; row < fixed.bounds.length; row++) basis.push(fixed.basis[row] ?? 0);
@@ -185,6 +186,7 @@ export function relaxedPlan(
   for (const load of pool.loads) {
     if (load.mask & (shut[load.day] ?? 0) || known.has(load.name)) continue;
     if (!from || dear === undefined || reducedCost(numbers, branches, load, from.prices) < dear) take(load);
+    else aside.push(load);
   }
   const simplex = new Simplex(fixed.columns, fixed.bounds, basis);
   let relaxed: Relaxed = { bound, parts: [], out: 0, prices: [], basis: [], cost: Number.POSITIVE_INFINITY };
@@ -200,7 +202,14 @@ export function relaxedPlan(
     const last = simplex.duals();
     const rest = simplex.basis.map((column) => used[column - own] ?? column);
     relaxed = { bound: Math.min(bound, objective), parts, out, prices: last, basis: rest, cost: objective };
-    if (as) return relaxed;
+    if (only) return relaxed;
+    const again = aside.filter((load) => reducedCost(numbers, branches, load, last) < -CLOSE);
+    if (again.length > 0) {
+      const back = new Set(again);
+      aside = aside.filter((load) => !back.has(load));
+      again.forEach(take);
+      continue;
+    }
     for (let priced = false; !priced;) {
       if (bound >= objective - CLOSE || bound >= enough || watch.elapsed() > watch.seconds) return relaxed;
       const calm: readonly number[] | undefined = quick ? middle : centre;

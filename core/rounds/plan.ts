@@ -2,7 +2,7 @@ import type { Solver } from "../math/programme";
 import { ok, type Result } from "../result";
 import { costOf, goodAssignment, type Assignment } from "./improve";
 import { divedPlan } from "./dive";
-import { loadFrom, REMEMBERED, type DayLoad } from "./loads";
+import { loadFrom, FEW_YARDS, type DayLoad } from "./loads";
 import {
   ANY_DAY,
   reducedCost,
@@ -13,6 +13,8 @@ import {
   type Watch,
 } from "./master";
 import { roundsNumbers, type RoundsNumbers } from "./numbers";
+import { seededRandom } from "../math/random";
+import { partOf } from "./part";
 import { LoadPool } from "./pool";
 import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
 
@@ -23,29 +25,36 @@ export interface RoundsWatch extends Watch {
 
 /** Costs closer than this are one and the same, minutes. */
 const SAME = 1e-6;
-/** Rounds of taking out and putting back before the proof begins; jobs times rounds, so that large rounds do not wait. */
-const RECREATED = 24_000;
-const MOST_RECREATED = 60;
-/** The same for a plan that the relaxed one led to. */
-const DIVED = 100;
-const AGAIN = 60;
+/** Rounds of taking out and putting back before the proof begins. */
+const RECREATED = 10_000;
+/** The same for a plan that the relaxed one led to, and for one that is to be bettered. */
+const DIVED = 2000;
+const AGAIN = 3000;
+/** Some days of a round with many yards are planned for no longer than this at a time, s. */
+const PART_SECONDS = 1.5;
+/** When so many parts in a row were as good as they could be, the search goes on to branching. */
+const MOST_IDLE = 30;
 /** A plan for many yards that is as near to the best as this is let stand. */
 const CLOSE_ENOUGH = 0.01;
-/** The longest that the solver may look for whole plans in the known loads, as a part of the time gone; the least that is worth its while, s. */
+/** How long the solver may look for whole plans in the known loads: a part of the time gone, and no less than this, s. */
 const WHOLE_PART = 0.15;
 const WHOLE_LEAST = 0.3;
 /** Loads that cost more than this too much are not taken along into a branch; they can be found again, minutes. */
 const DEAR = 100;
+/** The same while a branch is only tried. */
+const DEAR_TRIED = 25;
 /** So many of each kind of branch are tried before one is taken. */
-const TRIED = 4;
+const TRIED = 2;
+/** A whole plan is looked for from every so manieth branch. */
+const DIVE_EVERY = 8;
 /** A branch that raises the bound by nothing counts as this, minutes. */
 const LEAST_RAISED = 1e-3;
 
 /**
  * Jobs on days so that driving, lateness, earliness and what is left out cost least. A good plan is found by moving jobs
  * about; then the bound is raised by column generation over day-loads with exact tours, the known loads are put together
- * as well as can be, and what lies between is searched by branching (on whether a yard is visited on a day, then on who
- * is done there) until plan and bound meet. Where time runs out the gap says how far the two lie apart.
+ * as well as can be, and what lies between is searched by branching (on how often a yard is visited, in all and on a day,
+ * then on who is done there) until plan and bound meet. Where time runs out the gap says how far the two lie apart.
  *
  * Errors: `unknown-yard`, `double` for two jobs or days of one name, `not-positive`; `too-many` yards.
  */
@@ -53,25 +62,39 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
   const issues = issuesOf(question);
   if (issues.length > 0) return { ok: false, issues };
   const numbers = roundsNumbers(question);
-  const jobs = numbers.kindOf.length;
-  if (jobs === 0) return ok(planOf(question, numbers, [], 0));
+  if (numbers.kindOf.length === 0) return ok(planOf(question, numbers, [], 0));
+  const { best, bound } = search(question, numbers, solve, watch);
+  return ok(planOf(question, numbers, best, bound));
+}
+
+/** The best assignment found, bettered from `start` when it is given, and what no other costs less than. */
+function search(
+  question: RoundsQuestion,
+  numbers: RoundsNumbers,
+  solve: Solver,
+  watch: RoundsWatch,
+  start?: Assignment,
+): { best: Assignment; bound: number } {
+  const late = () => watch.elapsed() > watch.seconds;
   const pool = new LoadPool();
   const keep = (days: Assignment) => {
     for (const load of loadsOf(numbers, days)) pool.keep(load);
   };
-  let best = goodAssignment(numbers, Math.max(MOST_RECREATED, Math.ceil(RECREATED / jobs)), undefined, keep);
+  let best = goodAssignment(numbers, start ? AGAIN : RECREATED, { start, met: keep, late });
   keep(best);
   let objective = costOf(numbers, best);
   let bound = 0;
   const say = () => watch.report?.({ objective, bound: Math.max(0, Math.min(bound, objective)) });
-  const offer = (loads: readonly DayLoad[], rounds = 0) => {
-    const found = goodAssignment(numbers, rounds, assignmentOf(numbers, loads), keep);
+  const take = (found: Assignment) => {
     const cost = costOf(numbers, found);
-    if (cost < objective - SAME) {
-      [best, objective] = [found, cost];
-      say();
-    }
+    if (!(cost < objective - SAME)) return false;
+    [best, objective] = [found, cost];
+    keep(best);
+    say();
+    return true;
   };
+  const offer = (loads: readonly DayLoad[], rounds = 0) =>
+    take(goodAssignment(numbers, rounds, { start: assignmentOf(numbers, loads), met: keep, late }));
   say();
   // No plan that is better than the best holds a load that is dearer at the first prices than the gap they leave.
   let [prices, first]: [readonly number[], number] = [[], 0];
@@ -94,7 +117,7 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
     branches,
     relaxed: relaxedPlan(numbers, pool, branches, watch, {
       enough: objective - SAME,
-      ...(from && { from, dear: Math.min(DEAR, objective - from.bound) }),
+      ...(from && { from, dear: Math.min(known ? DEAR_TRIED : DEAR, objective - from.bound) }),
       known,
     }),
   });
@@ -103,24 +126,24 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
   bound = Math.max(0, root.relaxed.bound);
   [prices, first] = [root.relaxed.prices, root.relaxed.bound];
   say();
-  const late = () => watch.elapsed() > watch.seconds;
-  if (bound < objective - SAME && !late())
-    offer(divedPlan(numbers, pool.loads, root.relaxed.prices, watch), DIVED);
+  if (bound < objective - SAME && !late()) offer(divedPlan(numbers, pool.loads, root.relaxed, watch), DIVED);
   if (bound < objective - SAME && !late()) put();
-  // With many yards branching comes to nothing in the time there is: the known loads are put together again and again.
-  for (
-    let seed = 1;
-    numbers.yards.length > REMEMBERED && bound < objective * (1 - CLOSE_ENOUGH) && !late();
-    seed++
-  ) {
-    const found = goodAssignment(numbers, AGAIN, best, keep, seed);
-    const cost = costOf(numbers, found);
-    if (cost < objective - SAME) {
-      [best, objective] = [found, cost];
-      say();
-    }
-    if (seed % 4 === 0) put();
+  // With many yards branching comes to little in the time there is: some days at a time are planned as well as can be.
+  const random = seededRandom(numbers.kindOf.length);
+  const close = () => bound >= objective * (1 - CLOSE_ENOUGH);
+  for (let idle = 0; numbers.yards.length > FEW_YARDS && idle < MOST_IDLE && !close() && !late();) {
+    const part = partOf(question, numbers, best, random);
+    const seconds = Math.min(watch.seconds, watch.elapsed() + PART_SECONDS);
+    const found = search(
+      part.question,
+      part.numbers,
+      solve,
+      { elapsed: watch.elapsed, seconds },
+      part.assigned,
+    );
+    idle = take(part.whole(found.best)) ? 0 : idle + 1;
   }
+  let nodes = 0;
   let seen = pool.loads.length;
   for (;;) {
     open.sort((a, b) => b.relaxed.bound - a.relaxed.bound);
@@ -143,6 +166,8 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
         ? 0
         : relax([...node.branches, branch], node.relaxed, true).relaxed.cost - node.relaxed.cost,
     );
+    nodes += 1;
+    if (nodes % DIVE_EVERY === 0) offer(divedPlan(numbers, pool.loads, node.relaxed, watch), DIVED);
     for (const { branch } of halves) {
       const child = relax([...node.branches, branch], node.relaxed);
       // No child is cheaper than its parent, whatever time allowed to prove.
@@ -153,7 +178,7 @@ export function planRounds(question: RoundsQuestion, solve: Solver, watch: Round
       put();
     }
   }
-  return ok(planOf(question, numbers, best, bound >= objective - SAME ? objective : bound));
+  return { best, bound: bound >= objective - SAME ? objective : bound };
 }
 
 type Split = Pick<Branch, "what" | "index" | "day"> & { part: number };
