@@ -3,12 +3,11 @@ import loadHighs from "highs";
 import wasm from "highs/runtime?url";
 import { highsSolver } from "~core/math/programme";
 import { planRounds } from "~core/rounds/plan";
-import type { RoundsQuestion } from "~core/rounds/question";
+import type { RoundsPlan, RoundsQuestion } from "~core/rounds/question";
 
-/** The best plan until now and what no plan can be better than, minutes; seconds since the start. */
+/** The best plan until now, and seconds since the start. */
 export interface RoundsProgress {
-  objective: number;
-  bound: number;
+  plan: RoundsPlan;
   seconds: number;
 }
 
@@ -21,7 +20,7 @@ const roundsWorker = {
     const plan = planRounds(question, solve, {
       seconds,
       elapsed,
-      report: (progress) => report({ ...progress, seconds: elapsed() }),
+      report: (best) => report({ plan: best, seconds: elapsed() }),
     });
     return { plan, ms: performance.now() - from };
   },

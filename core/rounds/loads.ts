@@ -209,7 +209,13 @@ function yardOptions(numbers: RoundsNumbers, day: number, prizes: Prizes): YardO
       );
       list = undominated(grown.filter(({ minutes }) => minutes <= have));
     });
-    return list.filter(({ taken }) => taken.length > 0);
+    // Where the visit itself is paid for, a single job that is not worth its while may be reason enough to go.
+    numbers.kinds.forEach((kind, index) => {
+      const prize = (prizes.yard[yard] ?? 0) + (prizes.kind[index] ?? 0) - (kind.onDay[day] ?? 0);
+      if (kind.yard === yard && prize > PRIZE_SLACK && kind.minutes <= have)
+        list.push({ minutes: kind.minutes, prize, taken: [[index, 1]] });
+    });
+    return undominated(list.filter(({ taken }) => taken.length > 0));
   });
 }
 

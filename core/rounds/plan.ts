@@ -18,9 +18,9 @@ import { partOf } from "./part";
 import { LoadPool } from "./pool";
 import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
 
-/** How long the search may take and who is told how far it is. */
+/** How long the search may take, and who is told of the best plan so far and of what no plan costs less than. */
 export interface RoundsWatch extends Watch {
-  report?: (progress: { objective: number; bound: number }) => void;
+  report?: (best: RoundsPlan) => void;
 }
 
 /** Costs closer than this are one and the same, minutes. */
@@ -84,7 +84,7 @@ function search(
   keep(best);
   let objective = costOf(numbers, best);
   let bound = 0;
-  const say = () => watch.report?.({ objective, bound: Math.max(0, Math.min(bound, objective)) });
+  const say = () => watch.report?.(planOf(question, numbers, best, Math.max(0, Math.min(bound, objective))));
   const take = (found: Assignment) => {
     const cost = costOf(numbers, found);
     if (!(cost < objective - SAME)) return false;

@@ -167,9 +167,12 @@ describe("moving by hand", () => {
 
   test("how good a plan is, in words", () => {
     const days = [{ date: day(1), stops: [], drive: 100, work: 0 }];
-    expect(planInWords({ gap: 0, left: [], days })).toBe("No plan is better: 1 h 40 on the road.");
-    expect(planInWords({ gap: 0.0132, left: ["a"], days })).toBe(
+    expect(planInWords({ gap: 0, bound: 90, left: [], days })).toBe("No plan is better: 1 h 40 on the road.");
+    expect(planInWords({ gap: 0.0132, bound: 90, left: ["a"], days })).toBe(
       "Within 2 % of the best possible: 1 h 40 on the road; 1 horse found no day.",
+    );
+    expect(planInWords({ gap: 1, bound: 0, left: [], days })).toBe(
+      "How good it is was not proven: 1 h 40 on the road.",
     );
   });
 });

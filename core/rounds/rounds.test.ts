@@ -179,7 +179,7 @@ describe("planRounds", () => {
   });
 
   test("a week of five yards and twenty horses is proven, and told on the way: plan falls, bound rises", () => {
-    const told: { objective: number; bound: number }[] = [];
+    const told: RoundsPlan[] = [];
     const question = round({
       days: [0, 1, 2, 3].map((day) => ({ date: addDays(MONDAY, day), minutes: 300 })),
       yards: Array.from({ length: 5 }, (_, yard) => ({
@@ -195,7 +195,9 @@ describe("planRounds", () => {
     });
     const found = planRounds(question, solve, { ...PATIENT, report: (progress) => told.push(progress) });
     expect(found.ok && found.value.gap).toBe(0);
-    for (const [index, { objective, bound }] of told.entries()) {
+    for (const [index, { objective, bound, days, left }] of told.entries()) {
+      const done = days.flatMap(({ stops }) => stops.flatMap(({ jobs }) => jobs));
+      expect(done.length + left.length).toBe(20);
       const next = told[index + 1];
       expect(bound).toBeLessThanOrEqual(objective);
       if (next)

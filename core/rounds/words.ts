@@ -6,14 +6,21 @@ const horses = (count: number): string => `${count} ${count === 1 ? "horse" : "h
 const days = (count: number): string => `${count} ${count === 1 ? "day" : "days"}`;
 
 /** How good a plan is, in plain words. */
-export function planInWords({ gap, left, days: planned }: Pick<RoundsPlan, "gap" | "left" | "days">): string {
+export function planInWords({
+  gap,
+  bound,
+  left,
+  days: planned,
+}: Pick<RoundsPlan, "gap" | "bound" | "left" | "days">): string {
   const drive = planned.reduce((sum, day) => sum + day.drive, 0);
   const good =
     gap <= 0
       ? "No plan is better"
-      : gap < 0.005
-        ? "Within half a hundredth of the best possible"
-        : `Within ${Math.ceil(gap * 100)} % of the best possible`;
+      : bound <= 0
+        ? "How good it is was not proven"
+        : gap < 0.005
+          ? "Within half a hundredth of the best possible"
+          : `Within ${Math.ceil(gap * 100)} % of the best possible`;
   const out = left.length > 0 ? `; ${horses(left.length)} found no day` : "";
   return `${good}: ${minutesInWords(Math.round(drive))} on the road${out}.`;
 }

@@ -18,6 +18,7 @@ import { useEdits } from "~app/ui/useEdits";
 import { weekday } from "~core/calendar/date";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import type { RoundsSettings } from "~core/record/settings";
+import type { RoundsPlan } from "~core/rounds/question";
 import { placedEdits } from "~core/rounds/edits";
 import { layOut, moveCosts, placedNow, type MoveCost, type Placed } from "~core/rounds/layout";
 import { fortnightFrom, planning } from "~core/rounds/planning";
@@ -42,7 +43,7 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
     () => planning(rows, settings, appointments, today, fortnightFrom(today)),
     [rows, settings, appointments, today],
   );
-  const { state, start, drop } = usePlan();
+  const { state, start, stop, drop } = usePlan();
   const proposed = state.kind === "found" ? state.placed : undefined;
   const stored = useMemo(() => placedNow(plan), [plan]);
   const placed = proposed ?? stored;
@@ -110,7 +111,7 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
               Planning{" "}
               {state.progress && (
                 <span className="quiet">
-                  {gapSoFar(state.progress)} · {Math.floor(state.progress.seconds)} s
+                  {gapSoFar(state.progress.plan)} · {Math.floor(state.progress.seconds)} s
                 </span>
               )}
             </p>
@@ -133,7 +134,9 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
           )}
         </div>
         <div className="plan-acts">
-          {state.kind === "running" && <Button onClick={drop}>Stop</Button>}
+          {state.kind === "running" && (
+            <Button onClick={stop}>{state.progress ? "That will do" : "Stop"}</Button>
+          )}
           {state.kind === "found" && (
             <>
               <Button type="primary" onClick={() => keep(state.placed, "plan taken")}>
@@ -190,7 +193,5 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
   );
 }
 
-const gapSoFar = ({ objective, bound }: { objective: number; bound: number }): string =>
-  bound <= 0
-    ? "a first plan stands"
-    : `within ${Math.ceil(((objective - bound) / objective) * 100)} % of the best possible`;
+const gapSoFar = ({ gap, bound }: RoundsPlan): string =>
+  bound <= 0 ? "a first plan stands" : `within ${Math.ceil(gap * 100)} % of the best possible`;

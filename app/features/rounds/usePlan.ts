@@ -43,7 +43,13 @@ export function usePlan() {
         setState({ kind: "failed", message: error instanceof Error ? error.message : String(error) }),
     );
   };
-  return { state, start, drop };
+  /** Stops looking; the best plan until now is what was found. */
+  const stop = () => {
+    const so = state.kind === "running" ? state.progress : undefined;
+    drop();
+    if (so) setState({ kind: "found", plan: so.plan, placed: placedBy(so.plan) });
+  };
+  return { state, start, stop, drop };
 }
 
 const placedBy = ({ days }: RoundsPlan): Placed =>
