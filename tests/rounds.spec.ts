@@ -181,6 +181,26 @@ test("days and road: nonsense is named where it stands, a day off takes nobody, 
   await expect(day(page, "Thu 26 Nov")).toContainText("10:00 Dentist <b>now</b>");
 });
 
+test("a search that is stopped leaves its best plan as a proposal; left as it was, nothing has changed", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/rounds");
+  await page.getByRole("button", { name: "Plan the fortnight" }).click();
+  const leave = page.getByRole("button", { name: "Leave it as it was" });
+  const enough = page.getByRole("button", { name: "That will do" });
+  const take = page.getByRole("button", { name: "Take this plan" });
+  await expect(enough.or(take)).toBeVisible();
+  // Quick as it is, it may be done before the press: then it is the whole plan that stands there.
+  await enough.click({ timeout: 3000 }).catch(() => undefined);
+  await expect(take).toBeVisible();
+  const words = page.getByRole("region", { name: "Plan", exact: true });
+  await expect(words).toContainText(/on the road/);
+  await expect(words).toContainText(/No plan is better|of the best possible|was not proven/);
+  await leave.click();
+  await expect(page.getByRole("region", { name: "No day yet" })).toContainText("Larkspur");
+});
+
 test.describe("by touch", () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
   test("on a phone a horse is moved from a list of days, each with its cost; nothing is wider than the screen", async ({

@@ -4,7 +4,10 @@ import type { Page } from "@playwright/test";
 /** Inside the application, as a hand does it: nothing that is being kept is cut off by a new page. */
 const at = async (page: Page, stage: "Shoe" | "Set", foot = "left fore", view = "") => {
   await page.getByRole("link", { name: new RegExp(`^${stage},`) }).click();
-  await page.getByRole("button", { name: foot }).click();
+  const chosen = page.getByRole("button", { name: foot });
+  await chosen.click();
+  // The foot's own page comes first: what is pressed before it is there is pressed on the foot before.
+  await expect(chosen).toHaveAttribute("aria-pressed", "true");
   if (view) await page.getByText(view, { exact: true }).click();
 };
 const kept = (page: Page) => expect(page.getByRole("status")).toContainText("Kept");
