@@ -28,6 +28,7 @@ export const rounds = calculator({
         windowStart: dateField,
         due: dateField,
         weight: positive.optional().describe("1 unless given"),
+        with: z.string().optional().describe("jobs at one yard that share this go together"),
       }),
     ),
   }),

@@ -64,12 +64,12 @@ test("the trend shows another measure and foot, with the same numbers in a table
   await expect(trend.getByRole("row").nth(1)).toContainText("16 Oct");
 });
 
-test("if it waits: weeks more make the toe longer, and the forecast says how sure it is", async ({
+test("if it waits: weeks more make the toe longer, the forecast says how sure it is, a foot is drawn as expected", async ({
   page,
 }) => {
   await openDemo(page);
   await page.goto(BRAMBLE);
-  const side = page.getByRole("region", { name: "Next due" });
+  const side = page.getByRole("region", { name: "If it waits" });
   const toe = async () =>
     parseFloat((await side.getByRole("row", { name: /^LF/ }).getByRole("cell").first().textContent()) ?? "");
   const twoWeeks = await toe();
@@ -77,6 +77,12 @@ test("if it waits: weeks more make the toe longer, and the forecast says how sur
   await expect(side).toContainText("If it waits 3 weeks past the due day");
   expect(await toe()).toBeGreaterThan(twoWeeks);
   await expect(side.getByRole("row", { name: /^LF/ })).toContainText("±");
+  const drawn = side.getByRole("figure");
+  await expect(drawn).toContainText(/left fore, expected; dashed as it was left.*\d+ : \d+, then \d+ : \d+/);
+  await side.getByRole("button", { name: "LH: draw the left hind" }).click();
+  await expect(
+    drawn.getByRole("img", { name: /^The left hind .* 3 weeks past .* an estimate/ }),
+  ).toBeVisible();
 });
 
 test("a horse is changed on its own form, and an empty name is refused there", async ({ page }) => {

@@ -108,7 +108,7 @@ test("a lost shoe in two taps, fitted into today where the road is shortest", as
   await page.goto("/horses/demo-yard-1-horse-7");
   const name = await page.getByRole("heading", { level: 1 }).innerText();
   await page.getByRole("button", { name: "lost shoe" }).click();
-  await page.getByRole("button", { name: "right hind" }).click();
+  await page.getByRole("button", { name: "right hind", exact: true }).click();
   await expect(page).toHaveURL(/view=calls/);
   const fits = page.getByRole("list", { name: `Fit ${name} in` });
   await expect(fits.getByRole("button").first()).toContainText("you are there anyway");
@@ -119,7 +119,7 @@ test("a lost shoe in two taps, fitted into today where the road is shortest", as
   await expect(page.getByRole("region", { name: "Scarrowmoor Trekking" })).toContainText(name);
   await page.goto("/horses/demo-yard-1-horse-8");
   await page.getByRole("button", { name: "lame" }).click();
-  await page.getByRole("button", { name: "left fore" }).click();
+  await page.getByRole("button", { name: "left fore", exact: true }).click();
   await expect(page.getByText("The vet sees it first: nothing is nailed on a lame foot.")).toBeVisible();
 });
 
@@ -199,6 +199,32 @@ test("a search that is stopped leaves its best plan as a proposal; left as it wa
   await expect(words).toContainText(/No plan is better|of the best possible|was not proven/);
   await leave.click();
   await expect(page.getByRole("region", { name: "No day yet" })).toContainText("Larkspur");
+});
+
+test("two that go together are tied on the form, planned on one day and moved as one", async ({ page }) => {
+  await openDemo(page);
+  await page.goto("/horses");
+  await page.getByRole("link", { name: /Larkspur/ }).click();
+  await page.getByRole("link", { name: "Change" }).click();
+  await page.getByRole("combobox", { name: "Goes together with" }).fill("Sand");
+  await page.getByTitle("Sandpiper").click();
+  await page.getByRole("button", { name: "Keep" }).click();
+  await expect(page.getByRole("heading", { name: "Larkspur" })).toBeVisible();
+  await expect(page.getByText("Goes together with Sandpiper")).toBeVisible();
+  await page.getByRole("link", { name: "Rounds" }).click();
+  await takePlan(page);
+  const columns = page.getByRole("region", { name: /^(Mon|Tue|Wed|Thu|Fri) \d/ });
+  const both = columns.filter({ has: horse(page, "Larkspur") }).filter({ has: horse(page, "Sandpiper") });
+  await expect(both).toHaveCount(1);
+  await horse(both, "Sandpiper").click();
+  await expect(page.getByText("Goes together with Larkspur")).toBeVisible();
+  const there = await both.getAttribute("aria-label");
+  const moves = page.getByRole("list", { name: "Move Sandpiper" });
+  await moves.getByRole("button", { name: /^Fri 27 Nov/ }).click();
+  const friday = day(page, "Fri 27 Nov");
+  await expect(horse(friday, "Larkspur")).toBeVisible();
+  await expect(horse(friday, "Sandpiper")).toBeVisible();
+  expect(there).not.toBe("Fri 27 Nov");
 });
 
 test.describe("by touch", () => {

@@ -11,6 +11,7 @@ import type { WatchingRecord } from "~core/record/watching";
 import type { Yard } from "~core/record/yard";
 import { roster } from "~core/cycle/roster";
 import type { RosterRow } from "~core/cycle/dayPlan";
+import { companions } from "~core/rounds/planning";
 import { feetOfHorse, type FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
 import { session } from "./session";
 
@@ -109,6 +110,16 @@ export async function feetByHorse(rows: readonly RosterRow[]): Promise<Record<st
     byHorse.set(reading.horseId, [...(byHorse.get(reading.horseId) ?? []), reading]);
   return Object.fromEntries(
     rows.map(({ horse }) => [horse.id, feetOfHorse(horse, byHorse.get(horse.id) ?? [])]),
+  );
+}
+
+/** The names of those that a horse goes together with. */
+export async function companionsOf(horse: Horse): Promise<string[]> {
+  const horses = await session.db.horses.toArray();
+  const sets = companions(horses.map((one) => ({ horse: one })));
+  const own = sets.get(horse.id);
+  return horses.flatMap((one) =>
+    own !== undefined && one.id !== horse.id && sets.get(one.id) === own ? [one.name] : [],
   );
 }
 

@@ -5,9 +5,9 @@ import { HorseForm } from "~app/features/horse-form/HorseForm";
 import type { Route } from "./+types/horse-edit";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [file, { yards }] = await Promise.all([readHorseFile(params.horseId), readRoster()]);
+  const [file, { rows, yards }] = await Promise.all([readHorseFile(params.horseId), readRoster()]);
   if (!file) throw data(null, { status: 404, statusText: "There is no such horse in this round." });
-  return { horse: file.horse, yard: file.yard, yards };
+  return { horse: file.horse, yard: file.yard, yards, horses: rows.map(({ horse }) => horse) };
 }
 
 export async function clientAction({ request, params }: Route.ClientActionArgs) {

@@ -5,7 +5,8 @@ import { HorseForm } from "~app/features/horse-form/HorseForm";
 import type { Route } from "./+types/horse-new";
 
 export async function clientLoader() {
-  return { yards: (await readRoster()).yards };
+  const { rows, yards } = await readRoster();
+  return { yards, horses: rows.map(({ horse }) => horse) };
 }
 
 export async function clientAction({ request }: Route.ClientActionArgs) {
@@ -16,5 +17,5 @@ export async function clientAction({ request }: Route.ClientActionArgs) {
 export const meta: Route.MetaFunction = () => [{ title: "Add a horse · Plumbline" }];
 
 export default function HorseNewRoute({ loaderData, actionData }: Route.ComponentProps) {
-  return <HorseForm yards={loaderData.yards} issues={actionData?.issues ?? []} />;
+  return <HorseForm {...loaderData} issues={actionData?.issues ?? []} />;
 }

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { readHorseFile } from "~app/data/queries";
+import { companionsOf, readHorseFile } from "~app/data/queries";
 import { HorseView } from "~app/features/horse/HorseView";
 import { todayHere } from "~app/ui/days";
 import type { Route } from "./+types/horse";
@@ -7,7 +7,7 @@ import type { Route } from "./+types/horse";
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   const file = await readHorseFile(params.horseId);
   if (!file) throw data(null, { status: 404, statusText: "There is no such horse in this round." });
-  return { file, today: todayHere() };
+  return { file, beside: await companionsOf(file.horse), today: todayHere() };
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [

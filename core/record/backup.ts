@@ -99,7 +99,7 @@ function orphans(records: Records): Issue[] {
     const known = new Set(records[to].map((row) => row.id));
     return records[from].flatMap((row, index) => {
       const id = (row as Record<string, unknown>)[field];
-      if (known.has(String(id))) return [];
+      if (id === undefined || known.has(String(id))) return [];
       return [
         {
           code: "orphan",

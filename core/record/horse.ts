@@ -32,6 +32,8 @@ export const horseSchema = z.strictObject({
   habits: prose.default(""),
   notes: prose.default(""),
   showOn: dateField.optional(),
+  /** A horse at the same yard that it goes together with: one frets alone, or one person brings both. */
+  companionId: idField.optional(),
   /** Lenses for this horse where they differ from the user's. */
   lenses: z
     .strictObject({ frontBack: z.enum(FRONT_LENSES).optional(), side: z.enum(SIDE_LENSES).optional() })

@@ -27,7 +27,8 @@ describe("the tables of the records", () => {
   });
 
   test("parents stand before their children, so that a restore can write them in order", () => {
-    for (const { from, to } of LINKS) expect(TABLE_NAMES.indexOf(to)).toBeLessThan(TABLE_NAMES.indexOf(from));
+    for (const { from, to } of LINKS)
+      if (from !== to) expect(TABLE_NAMES.indexOf(to)).toBeLessThan(TABLE_NAMES.indexOf(from));
     expect(Object.keys(noRecords())).toEqual(TABLE_NAMES);
   });
 });

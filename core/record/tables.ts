@@ -62,9 +62,10 @@ export const noRecords = (): Records => ({
   settings: [],
 });
 
-/** Fields that point from one table's rows to another's. */
+/** Fields that point from one table's rows to another's, or to its own. */
 export const LINKS: { from: TableName; field: string; to: TableName }[] = [
   { from: "horses", field: "yardId", to: "yards" },
+  { from: "horses", field: "companionId", to: "horses" },
   { from: "visits", field: "horseId", to: "horses" },
   { from: "readings", field: "visitId", to: "visits" },
   { from: "readings", field: "horseId", to: "horses" },

@@ -1,3 +1,4 @@
+import { listed } from "./words";
 import type { DayPlan } from "../cycle/dayPlan";
 import type { Edit } from "../record/edit";
 import type { Yard } from "../record/yard";
@@ -45,6 +46,3 @@ export function lateNotes({ stops }: DayPlan, minutes: number): LateNote[] {
     return [{ yard, was: first, now, horses, message }];
   });
 }
-
-const listed = (names: readonly string[]): string =>
-  names.length <= 1 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1) ?? ""}`;

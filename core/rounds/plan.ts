@@ -15,6 +15,7 @@ import {
 import { roundsNumbers, type RoundsNumbers } from "./numbers";
 import { seededRandom } from "../math/random";
 import { partOf } from "./part";
+import { joined } from "./together";
 import { LoadPool } from "./pool";
 import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
 
@@ -58,13 +59,15 @@ const LEAST_RAISED = 1e-3;
  *
  * Errors: `unknown-yard`, `double` for two jobs or days of one name, `not-positive`; `too-many` yards.
  */
-export function planRounds(question: RoundsQuestion, solve: Solver, watch: RoundsWatch): Result<RoundsPlan> {
-  const issues = issuesOf(question);
+export function planRounds(asked: RoundsQuestion, solve: Solver, watch: RoundsWatch): Result<RoundsPlan> {
+  const issues = issuesOf(asked);
   if (issues.length > 0) return { ok: false, issues };
+  const { question, apart } = joined(asked);
   const numbers = roundsNumbers(question);
   if (numbers.kindOf.length === 0) return ok(planOf(question, numbers, [], 0));
-  const { best, bound } = search(question, numbers, solve, watch);
-  return ok(planOf(question, numbers, best, bound));
+  const told = { ...watch, report: (best: RoundsPlan) => watch.report?.(apart(best)) };
+  const { best, bound } = search(question, numbers, solve, told);
+  return ok(apart(planOf(question, numbers, best, bound)));
 }
 
 /** The best assignment found, bettered from `start` when it is given, and what no other costs less than. */

@@ -48,6 +48,7 @@ export function planning(
     return { date, minutes: Math.max(0, (settings.week[weekday(date)] ?? 0) - spent), taken };
   });
   const end = addDays(today, count);
+  const together = companions(rows);
   const jobs = rows.flatMap((row): PlanningJob[] => {
     const { coming, last, horse } = row;
     if (coming && (coming.status === "open" || coming.date <= today)) return [];
@@ -63,6 +64,7 @@ export function planning(
         weight: urgencyOf(horse, today),
         ...(on !== undefined && { on }),
         ...(on !== undefined && coming?.pinned && { only: on }),
+        with: together.get(horse.id),
       },
     ];
   });
@@ -78,7 +80,7 @@ export function planning(
       stopMinutes: settings.stopMinutes,
       days: days.map(({ date, minutes }) => ({ date, minutes })),
       yards: yards.map(({ id, at }) => ({ id, at })),
-      jobs: jobs.map(({ horse, yard, minutes, windowStart, due, weight, only }) => ({
+      jobs: jobs.map(({ horse, yard, minutes, windowStart, due, weight, only, with: group }) => ({
         id: horse.id,
         yard: yard.id,
         minutes,
@@ -86,7 +88,38 @@ export function planning(
         due,
         weight,
         only,
+        with: group,
       })),
     },
   };
+}
+
+/** A name for each set of horses that go together, by horse: those at one yard that are tied, whoever names whom. */
+export function companions(rows: readonly Pick<RosterRow, "horse">[]): Map<string, string> {
+  const yardOf = new Map(rows.map(({ horse }) => [horse.id, horse.yardId]));
+  const group = new Map<string, string>();
+  for (const { horse } of rows) {
+    const other = horse.companionId;
+    if (other === undefined || yardOf.get(other) !== horse.yardId) continue;
+    const [mine, theirs] = [group.get(horse.id) ?? horse.id, group.get(other) ?? other];
+    group.set(horse.id, mine).set(other, mine);
+    for (const [id, name] of group) if (name === theirs) group.set(id, mine);
+  }
+  return group;
+}
+
+/** These horses, and those that go together with them and lie on the same day as they do, or on none as they do. */
+export function withCompanions(
+  { jobs }: Pick<Planning, "jobs">,
+  placed: Readonly<Record<string, IsoDate>>,
+  horses: readonly string[],
+): string[] {
+  const sets = new Set(
+    jobs.flatMap((job) =>
+      job.with !== undefined && horses.includes(job.horse.id) ? [`${job.with} ${placed[job.horse.id]}`] : [],
+    ),
+  );
+  return jobs.flatMap((job) =>
+    horses.includes(job.horse.id) || sets.has(`${job.with} ${placed[job.horse.id]}`) ? [job.horse.id] : [],
+  );
 }

@@ -26,6 +26,10 @@ export interface RoundsJob {
   weight?: number | undefined;
   /** Pinned: on this day or left out, on no other. */
   only?: IsoDate | undefined;
+  /** Jobs at one yard that share this go together: on one day, or left out together. */
+  with?: string | undefined;
+  /** The jobs that this one stands for; it costs what they cost. */
+  parts?: readonly RoundsJob[] | undefined;
 }
 
 export interface PlannedDay {
@@ -54,13 +58,17 @@ const EARLY_A_DAY = 2;
 const LEFT_OUT = 500;
 
 /** What a job costs on a day: by weight for each day after it is due, a little for each day before its window opens. */
-export const dayCost = ({ due, windowStart, weight = 1 }: RoundsJob, date: IsoDate): number =>
-  LATE_A_DAY * weight * Math.max(0, daysBetween(due, date)) +
-  EARLY_A_DAY * Math.max(0, daysBetween(date, windowStart));
+export const dayCost = ({ due, windowStart, weight = 1, parts }: RoundsJob, date: IsoDate): number =>
+  parts
+    ? parts.reduce((sum, part) => sum + dayCost(part, date), 0)
+    : LATE_A_DAY * weight * Math.max(0, daysBetween(due, date)) +
+      EARLY_A_DAY * Math.max(0, daysBetween(date, windowStart));
 
 /** What a job costs that is left out: the more, the later it will be on the last planned day. */
-export const leftCost = ({ due, weight = 1 }: RoundsJob, lastDay: IsoDate): number =>
-  weight * (LEFT_OUT + LATE_A_DAY * Math.max(0, daysBetween(due, lastDay)));
+export const leftCost = ({ due, weight = 1, parts }: RoundsJob, lastDay: IsoDate): number =>
+  parts
+    ? parts.reduce((sum, part) => sum + leftCost(part, lastDay), 0)
+    : weight * (LEFT_OUT + LATE_A_DAY * Math.max(0, daysBetween(due, lastDay)));
 
 /** The last of the days, "" without any. */
 export const lastDate = (days: readonly { date: IsoDate }[]): IsoDate =>

@@ -41,3 +41,7 @@ export function moveInWords({ date, drive, late, over }: MoveCost): string {
 export function missingInWords(minutes: number): string {
   return `They need about ${minutesInWords(Math.round(minutes))} of work: free a day, or lengthen one.`;
 }
+
+/** Names as they are said: `Ash, Birch and Cedar`. */
+export const listed = (names: readonly string[]): string =>
+  names.length <= 1 ? names.join("") : `${names.slice(0, -1).join(", ")} and ${names.at(-1) ?? ""}`;

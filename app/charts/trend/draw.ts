@@ -34,7 +34,7 @@ export function drawTrend(
       .append("rect")
       .attr("class", "trend-noise")
       .attr("x", MARGIN.left)
-      .attr("width", size.width - MARGIN.left - MARGIN.right)
+      .attr("width", Math.max(0, size.width - MARGIN.left - MARGIN.right))
       .attr("y", y(model.band.high))
       .attr("height", y(model.band.low) - y(model.band.high));
 

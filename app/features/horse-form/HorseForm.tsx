@@ -14,13 +14,15 @@ interface HorseFormProps {
   horse?: Horse;
   yard?: Yard;
   yards: Yard[];
+  /** All horses of the round. */
+  horses: Pick<Horse, "id" | "name" | "yardId">[];
   issues: Issue[];
 }
 
 const BLANK = { kind: "horse", use: "riding", finish: "full set" } as const;
 
 /** A horse and where it stands. What is wrong is said at its field; what was typed stays. */
-export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
+export function HorseForm({ horse, yard, yards, horses, issues }: HorseFormProps) {
   const [form] = Form.useForm<HorseFormValues>();
   const submit = useSubmit();
   const navigate = useNavigate();
@@ -31,6 +33,7 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
       issues.map(({ path, message }) => ({ name: path.split(".") as ["horse", "name"], errors: [message] })),
     );
   }, [form, issues]);
+  const beside = horses.filter((one) => one.yardId === yardId && one.id !== horse?.id);
   const general = issues.find(({ path }) => path === "");
   return (
     <div className="page" style={{ maxWidth: 720 }}>
@@ -45,6 +48,10 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
           horse: horse ?? BLANK,
           yardId: yard?.id ?? yards[0]?.id ?? NEW_YARD,
           yard: yard ?? {},
+        }}
+        onValuesChange={(changed: Partial<HorseFormValues>) => {
+          // A companion stays behind at the yard that was left.
+          if (changed.yardId !== undefined) form.setFieldValue(["horse", "companionId"], undefined);
         }}
         onFinish={(values) =>
           void submit(values as unknown as SubmitTarget, { method: "post", encType: "application/json" })
@@ -102,6 +109,20 @@ export function HorseForm({ horse, yard, yards, issues }: HorseFormProps) {
             ]}
           />
         </Form.Item>
+        {beside.length > 0 && (
+          <Form.Item
+            name={["horse", "companionId"]}
+            label="Goes together with"
+            extra="A plan puts both on one day: one frets alone, or one person brings both."
+          >
+            <Select
+              allowClear
+              showSearch={{ optionFilterProp: "label" }}
+              placeholder="Nobody in particular"
+              options={beside.map(({ id, name }) => ({ value: id, label: name }))}
+            />
+          </Form.Item>
+        )}
         {(yardId === NEW_YARD || yardId === yard?.id) && (
           <>
             <Form.Item name={["yard", "name"]} label="Yard’s name">

@@ -11,6 +11,7 @@ import { cycleState, dueReason, workInWords } from "~core/cycle/dueWords";
 import { horseOutlook } from "~core/cycle/horseDue";
 import { planVisit, startVisit } from "~core/record/planVisit";
 import type { Visit } from "~core/record/visit";
+import { listed } from "~core/rounds/words";
 import { Happened } from "./Happened";
 import { Timeline } from "./Timeline";
 import { Trend } from "./Trend";
@@ -18,7 +19,7 @@ import { Wait } from "./Wait";
 import "./horse.css";
 
 /** One horse: its four feet now, when it is due and why, how it has gone, what was done. */
-export function HorseView({ file, today }: { file: HorseFile; today: string }) {
+export function HorseView({ file, beside, today }: { file: HorseFile; beside: string[]; today: string }) {
   const { horse, yard, visits, readings, settings } = file;
   const wording = useWording();
   const navigate = useNavigate();
@@ -48,6 +49,7 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
             {yard.name} · {horse.kind}, {horse.massKg} kg · {workInWords(horse.use)}, {horse.finish}
           </p>
           {horse.habits && <p className="ember strong">{horse.habits}</p>}
+          {beside.length > 0 && <p>Goes together with {listed(beside)}</p>}
           {horse.notes && <p>{horse.notes}</p>}
         </div>
         <div className="horse-acts">
@@ -83,12 +85,21 @@ export function HorseView({ file, today }: { file: HorseFile; today: string }) {
                   <p>{last.watch}</p>
                 </div>
               )}
-              <Wait outlooks={outlooks} cycle={cycle} />
             </>
           ) : (
             <p className="quiet">No visit signed yet: the first one sets the due date.</p>
           )}
         </section>
+        {last?.next && cycle && (
+          <Wait
+            key={horse.id}
+            horse={horse}
+            readings={known}
+            outlooks={outlooks}
+            cycle={cycle}
+            first={last.next.limb}
+          />
+        )}
       </div>
       <Happened horse={horse} today={today} />
       {below && (

@@ -8,7 +8,7 @@ import { daysBetween } from "~core/calendar/date";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import { dueReason } from "~core/cycle/dueWords";
 import type { PlanningJob } from "~core/rounds/planning";
-import { moveInWords } from "~core/rounds/words";
+import { listed, moveInWords } from "~core/rounds/words";
 import type { Dragged, PlanHand } from "./planHand";
 
 interface ChipProps {
@@ -81,6 +81,7 @@ function JobFacts({ job, date, hand, onDone }: ChipProps & { onDone: () => void 
   const wording = useWording();
   const { horse, yard, last, minutes } = job;
   const pinned = job.coming?.pinned === true;
+  const beside = hand.companions(job);
   const day = (on: string) => dayjs(on).format("ddd D MMM");
   return (
     <div className="job-facts">
@@ -95,6 +96,7 @@ function JobFacts({ job, date, hand, onDone }: ChipProps & { onDone: () => void 
         {last?.next && `; ${dueReason(last.next, horse, wording)}`}
       </p>
       {horse.habits && <p className="ember">{horse.habits}</p>}
+      {beside.length > 0 && <p>Goes together with {listed(beside)}</p>}
       {date !== undefined && !hand.proposed && (
         <button
           type="button"

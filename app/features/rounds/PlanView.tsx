@@ -21,7 +21,7 @@ import type { RoundsSettings } from "~core/record/settings";
 import type { RoundsPlan } from "~core/rounds/question";
 import { placedEdits } from "~core/rounds/edits";
 import { layOut, moveCosts, placedNow, type MoveCost, type Placed } from "~core/rounds/layout";
-import { fortnightFrom, planning } from "~core/rounds/planning";
+import { fortnightFrom, planning, withCompanions } from "~core/rounds/planning";
 import { missingInWords, planInWords } from "~core/rounds/words";
 import { DayColumn } from "./DayColumn";
 import { NO_DAY, type Dragged, type PlanHand } from "./planHand";
@@ -66,10 +66,11 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
   );
   const hand: PlanHand = {
     costs: (horses) =>
-      moveCosts(plan, placed, horses).filter(
+      moveCosts(plan, placed, withCompanions(plan, placed, horses)).filter(
         ({ date }) => date === undefined || shown.some((one) => one.date === date),
       ),
-    move: (horses, date, label) => {
+    move: (named, date, label) => {
+      const horses = withCompanions(plan, placed, named);
       const rest = Object.entries(placed).filter(([id]) => !horses.includes(id));
       const there = date === undefined ? [] : horses.map((id): [string, string] => [id, date]);
       keep(Object.fromEntries([...rest, ...there]), label);
@@ -85,11 +86,15 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
         label: `${coming.pinned ? "unpin" : "pin"} ${horse.name}`,
       });
     },
+    companions: ({ horse, with: group }) =>
+      plan.jobs.flatMap((job) =>
+        group !== undefined && job.with === group && job.horse.id !== horse.id ? [job.horse.name] : [],
+      ),
     proposed: proposed !== undefined,
   };
   const onStart = ({ active }: DragStartEvent) => {
     const what = active.data.current as Dragged;
-    setDragged({ ...what, costs: moveCosts(plan, placed, what.horses) });
+    setDragged({ ...what, costs: moveCosts(plan, placed, withCompanions(plan, placed, what.horses)) });
   };
   const onEnd = ({ over }: DragEndEvent) => {
     if (dragged && over) {

@@ -30,17 +30,25 @@ export function usePlan() {
       if (running.current === work) setState({ kind: "running", progress });
     });
     running.current = work;
+    // Progress comes another way than the answer and may be later: once that is there, nothing more is listened to.
+    const ended = (): boolean => {
+      if (running.current !== work) return false;
+      running.current = undefined;
+      return true;
+    };
     work.answer.then(
       ({ plan }) => {
-        if (running.current !== work) return;
+        if (!ended()) return;
         setState(
           plan.ok
             ? { kind: "found", plan: plan.value, placed: placedBy(plan.value) }
             : { kind: "failed", message: plan.issues.map(({ message }) => message).join(" ") },
         );
       },
-      (error: unknown) =>
-        setState({ kind: "failed", message: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) => {
+        if (ended())
+          setState({ kind: "failed", message: error instanceof Error ? error.message : String(error) });
+      },
     );
   };
   /** Stops looking; the best plan until now is what was found. */

@@ -1,8 +1,11 @@
+import type { FootForecast } from "../../cycle/due";
 import { footHistory, leftWith, type FootVisit } from "../../cycle/horseDue";
 import type { Horse } from "../../record/horse";
 import type { Reading } from "../../record/reading";
 import { LIMBS, type Limb } from "../limb";
 import type { FootValues } from "../measures";
+import type { Result } from "../../result";
+import { growFoot } from "./cut";
 import { fitFoot, ordinaryFoot, type FittedFoot, type KnownFoot } from "./fit";
 import type { FootParameters } from "./parameters";
 
@@ -33,3 +36,13 @@ export function feetOfHorse(horse: Horse, readings: readonly Reading[]): FeetOfH
   }
   return feet;
 }
+
+/**
+ * The foot as it is expected to be when a forecast comes true: toe and dorsal angle are the forecast's middle, heels run
+ * forward as growth takes them, the pastern stays put. Errors: those of `growFoot`.
+ */
+export const footAfter = (foot: FootParameters, { toeLength, axis }: FootForecast): Result<FootParameters> =>
+  growFoot(foot, {
+    hornMm: toeLength.mean - foot.toeLengthMm,
+    driftDeg: axis.mean - (foot.dorsalAngleDeg - foot.pasternAngleDeg),
+  });

@@ -7,6 +7,7 @@ import { readLateral, type LateralPoints, type LateralReading } from "../lateral
 import { LIMBS, SIDES } from "../limb";
 import { MEASURES, type FootValues } from "../measures";
 import { cutFoot, growFoot, hairlineTiltDeg } from "./cut";
+import { footAfter } from "./feetOfHorse";
 import { sideFigure, soleFigure } from "./figure";
 import { fitFoot, ordinaryFoot } from "./fit";
 import { halvesInWords, halvesOf } from "./halves";
@@ -212,6 +213,22 @@ describe("cut and growth", () => {
     expect(halvesOf(grown.value).frontShare).toBeGreaterThan(halvesOf(foot).frontShare);
     expect(grown.value.heelRunMm).toBeGreaterThan(foot.heelRunMm);
     expect(cutFoot(grown.value, NO_CUT).ok).toBe(true);
+  });
+
+  test("a foot as a forecast has it: toe and axis are its middle, the pastern stays, the front half gains", () => {
+    const foot = ordinaryFoot("RF", { kind: "pony", massKg: 260 });
+    const band = (mean: number) => ({ mean, low: mean - 2, high: mean + 2 });
+    const axis = foot.dorsalAngleDeg - foot.pasternAngleDeg;
+    const after = footAfter(foot, {
+      day: 56,
+      toeLength: band(foot.toeLengthMm + 12),
+      axis: band(axis - 3),
+    });
+    if (!after.ok) throw new Error("refused");
+    expect(after.value.toeLengthMm).toBeCloseTo(foot.toeLengthMm + 12, 9);
+    expect(after.value.dorsalAngleDeg - after.value.pasternAngleDeg).toBeCloseTo(axis - 3, 9);
+    expect(after.value.pasternAngleDeg).toBe(foot.pasternAngleDeg);
+    expect(halvesOf(after.value).frontShare).toBeGreaterThan(halvesOf(foot).frontShare);
   });
 
   test("dressing takes the horn in front of the straight wall first", () => {
