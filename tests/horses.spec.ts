@@ -85,6 +85,31 @@ test("if it waits: weeks more make the toe longer, the forecast says how sure it
   ).toBeVisible();
 });
 
+test("a horse that died is off the round in one change; its history stays, and undo brings it back", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto(`${BRAMBLE}/edit`);
+  await page.getByRole("combobox", { name: "On the round" }).click();
+  await page.getByTitle("Died").click();
+  await page.getByRole("button", { name: "Keep" }).click();
+  await expect(page.getByText("No longer on the round: died, 23 Nov")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Start a visit" })).toHaveCount(0);
+  await expect(page.getByRole("heading", { name: "Visits" })).toBeVisible();
+  await page.getByRole("link", { name: "Today" }).click();
+  await expect(page.getByText("Quarry").first()).toBeVisible();
+  await expect(page.getByText("Bramble")).toHaveCount(0);
+  await page.getByRole("link", { name: "Horses", exact: true }).click();
+  await expect(page.getByText("42 horses")).toBeVisible();
+  await expect(page.getByRole("region", { name: "No longer on the round" })).toContainText(
+    "Bramble died, 23 Nov",
+  );
+  await page.keyboard.press("Control+z");
+  await expect(page.getByText("43 horses")).toBeVisible();
+  await page.getByRole("link", { name: "Today" }).click();
+  await expect(page.getByText("Bramble").first()).toBeVisible();
+});
+
 test("a horse is changed on its own form, and an empty name is refused there", async ({ page }) => {
   await openDemo(page);
   await page.goto(`${BRAMBLE}/edit`);

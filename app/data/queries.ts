@@ -113,9 +113,15 @@ export async function feetByHorse(rows: readonly RosterRow[]): Promise<Record<st
   );
 }
 
+/** Horses that are no longer on the round, those that left last first. */
+export async function readGone(): Promise<Horse[]> {
+  const gone = await session.db.horses.filter(({ left }) => left !== undefined).toArray();
+  return gone.sort((a, b) => (b.left?.on ?? "").localeCompare(a.left?.on ?? ""));
+}
+
 /** The names of those that a horse goes together with. */
 export async function companionsOf(horse: Horse): Promise<string[]> {
-  const horses = await session.db.horses.toArray();
+  const horses = await session.db.horses.filter(({ left }) => left === undefined).toArray();
   const sets = companions(horses.map((one) => ({ horse: one })));
   const own = sets.get(horse.id);
   return horses.flatMap((one) =>

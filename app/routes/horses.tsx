@@ -1,12 +1,12 @@
 import type { ShouldRevalidateFunctionArgs } from "react-router";
-import { feetByHorse, readRoster } from "~app/data/queries";
+import { feetByHorse, readGone, readRoster } from "~app/data/queries";
 import { HorsesView } from "~app/features/horses/HorsesView";
 import { todayHere } from "~app/ui/days";
 import type { Route } from "./+types/horses";
 
 export async function clientLoader() {
   const { rows, yards } = await readRoster();
-  return { rows, yards, feet: await feetByHorse(rows), today: todayHere() };
+  return { rows, yards, gone: await readGone(), feet: await feetByHorse(rows), today: todayHere() };
 }
 
 /** Filtering changes the address, not the records. */

@@ -6,7 +6,7 @@ import { learnedMinutes } from "./learnedMinutes";
 
 /**
  * Every horse with its yard, its last signed visit, the one that is to come, and its usual minutes; by yard and name.
- * A horse whose yard is not there is left out.
+ * A horse that is no longer on the round is left out, and one whose yard is not there.
  */
 export function roster(
   horses: readonly Horse[],
@@ -23,7 +23,7 @@ export function roster(
   const minutes = learnedMinutes(horses, visits);
   const rows = horses.flatMap((horse) => {
     const yard = yardById.get(horse.yardId);
-    if (!yard) return [];
+    if (!yard || horse.left) return [];
     const row: RosterRow = { horse, yard, minutes: minutes.get(horse.id) ?? 0 };
     const lastVisit = last.get(horse.id);
     const comingVisit = coming.get(horse.id);

@@ -10,6 +10,9 @@ import { prescriptionSchema } from "./shoe";
 /** Which feet are shod. */
 export const FINISHES = ["full set", "fronts", "trim"] as const;
 
+/** Why a horse is no longer on the round. */
+export const LEFT = ["moved away", "retired", "died"] as const;
+
 export const horseSchema = z.strictObject({
   id: idField,
   yardId: idField,
@@ -34,6 +37,8 @@ export const horseSchema = z.strictObject({
   showOn: dateField.optional(),
   /** A horse at the same yard that it goes together with: one frets alone, or one person brings both. */
   companionId: idField.optional(),
+  /** No longer on the round, since a day: its history stays, it is not due any more. */
+  left: z.strictObject({ on: dateField, why: z.enum(LEFT) }).optional(),
   /** Lenses for this horse where they differ from the user's. */
   lenses: z
     .strictObject({ frontBack: z.enum(FRONT_LENSES).optional(), side: z.enum(SIDE_LENSES).optional() })

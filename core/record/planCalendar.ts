@@ -48,8 +48,13 @@ export function planCalendar(days: readonly PlanOut[], stampedAt: string): strin
   return `${calendar.toString()}\r\n`;
 }
 
-const jobLine = ({ horse, minutes, last }: PlannedJob): string =>
-  [`${horse.name}, ${horse.finish}, ${minutes} min`, horse.habits, last?.watch ?? ""]
+const jobLine = ({ horse, visit, minutes, last }: PlannedJob): string =>
+  [
+    `${horse.name}, ${horse.finish}, ${minutes} min`,
+    visit.vetAt === undefined ? "" : `Vet at ${visit.vetAt}`,
+    horse.habits,
+    last?.watch ?? "",
+  ]
     .filter((part) => part !== "")
     .join(". ");
 

@@ -51,6 +51,8 @@ export const visitSchema = z.strictObject({
   status: z.enum(["planned", "open", "signed"]),
   /** Planned for this day and no other: the owner has been told, or the vet comes. */
   pinned: z.boolean().optional(),
+  /** When the vet comes to this horse that day. */
+  vetAt: timeField.optional(),
   startedAt: instantField.optional(),
   signedAt: instantField.optional(),
   /** A plain note for each knot. */

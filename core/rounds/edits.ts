@@ -46,3 +46,28 @@ export function placedEdits(plan: Planning, placed: Placed, newId: () => string,
     ];
   });
 }
+
+/** The edits that say when the vet comes to a horse on its day, or that none comes: pinned to it, the day's times anew. */
+export function vetEdits(plan: Planning, placed: Placed, horseId: string, at: string | undefined): Edit[] {
+  const job = plan.jobs.find(({ horse }) => horse.id === horseId);
+  const visit = job?.coming;
+  if (!job || !visit || job.on === undefined) return [];
+  const label = `vet at ${job.horse.name}`;
+  const edit = (path: "vetAt" | "pinned", now: unknown): Edit => ({
+    table: "visits",
+    id: visit.id,
+    path: [path],
+    was: visit[path],
+    now,
+    label,
+  });
+  const then = {
+    ...plan,
+    jobs: plan.jobs.map((one) => (one === job ? { ...one, coming: { ...visit, vetAt: at } } : one)),
+  };
+  return [
+    edit("vetAt", at),
+    ...(at !== undefined && !visit.pinned ? [edit("pinned", true)] : []),
+    ...placedEdits(then, placed, () => "", label),
+  ];
+}

@@ -1,7 +1,7 @@
 import { daysBetween, type IsoDate } from "../calendar/date";
 import type { Appointment } from "../record/appointment";
 import type { Yard } from "../record/yard";
-import { bitCount, roundsNumbers } from "./numbers";
+import { bitCount, roundsNumbers, type RoundsNumbers } from "./numbers";
 import type { Planning, PlanningJob } from "./planning";
 import { dayCost, lastDate, leftCost } from "./question";
 
@@ -45,9 +45,10 @@ export const placedNow = ({ jobs }: Planning): Placed =>
   Object.fromEntries(jobs.flatMap(({ horse, on }): [string, IsoDate][] => (on ? [[horse.id, on]] : [])));
 
 /**
- * The days as they would be driven: yards by the shortest way, in the direction that brings horses with habits that can
- * hurt earlier; these come first at their yard as well, while hands are fresh. Appointments take their time when the
- * clock reaches them. A day may be too long: it says by how much.
+ * The days as they would be driven: yards by the shortest way, in the direction that meets the vet more nearly, else the
+ * one that brings horses with habits that can hurt earlier; these come first at their yard as well, while hands are
+ * fresh, and one that the vet comes to as near to that time as its yard's order allows. Appointments take their time when
+ * the clock reaches them. A day may be too long: it says by how much.
  */
 export function layOut(plan: Planning, placed: Placed): Layout {
   const numbers = roundsNumbers(plan.question);
@@ -56,28 +57,11 @@ export function layOut(plan: Planning, placed: Placed): Layout {
     const jobs = plan.jobs.filter(({ horse }) => placed[horse.id] === date);
     const mask = jobs.reduce((set, { yard }) => set | (1 << numbers.yards.indexOf(yard.id)), 0);
     const tour = numbers.tour(mask);
-    const atYard = tour.order.map((place) =>
-      inOrder(jobs.filter(({ yard }) => yard.id === numbers.yards[place])),
-    );
-    const turned = wait(atYard) > wait(atYard.toReversed());
-    const order = turned ? tour.order.toReversed() : tour.order;
-    const clock = new Clock(minutesOf(plan.leaves), taken);
-    let before: number | undefined;
-    const stops = (turned ? atYard.toReversed() : atYard).flatMap((here, index): LaidStop[] => {
-      const place = order[index] ?? 0;
-      const drive = (before === undefined ? numbers.home[place] : numbers.between[before]?.[place]) ?? 0;
-      before = place;
-      clock.spend(drive + stopMinutes);
-      const at = clock.text();
-      const timed = here.map((job) => {
-        const begins = clock.text();
-        clock.spend(job.minutes);
-        return { job, at: begins };
-      });
-      const yard = here[0]?.yard;
-      return yard ? [{ yard, drive, at, jobs: timed }] : [];
-    });
-    clock.spend(before === undefined ? 0 : (numbers.home[before] ?? 0));
+    const driven = (order: readonly number[]): Driven => drive(plan, numbers, order, jobs, { date, taken });
+    const [there, back] = [driven(tour.order), driven(tour.order.toReversed())];
+    const turned =
+      Math.abs(back.missed - there.missed) > 1 ? back.missed < there.missed : back.wait < there.wait;
+    const { stops, home } = turned ? back : there;
     const work = jobs.reduce((sum, job) => sum + job.minutes, 0);
     const spent = tour.minutes + work + stopMinutes * bitCount(mask);
     return {
@@ -90,7 +74,7 @@ export function layOut(plan: Planning, placed: Placed): Layout {
       spent,
       over: Math.max(0, spent - minutes),
       leaves: plan.leaves,
-      home: clock.text(),
+      home,
     };
   });
   const left = plan.jobs
@@ -99,16 +83,75 @@ export function layOut(plan: Planning, placed: Placed): Layout {
   return { days, left, drive: days.reduce((sum, { drive }) => sum + drive, 0) };
 }
 
-const inOrder = (jobs: PlanningJob[]): PlanningJob[] =>
-  jobs.sort(
-    (a, b) =>
-      Number(b.horse.habits !== "") - Number(a.horse.habits !== "") ||
-      a.horse.name.localeCompare(b.horse.name),
-  );
+/** A day driven in one direction. */
+interface Driven {
+  stops: LaidStop[];
+  home: string;
+  /** Minutes by which the vet is missed, over all horses. */
+  missed: number;
+  /** How late in the day horses with habits come, over all of them. */
+  wait: number;
+}
 
-/** How late in the day horses with habits come, over all of them. */
-const wait = (yards: readonly (readonly PlanningJob[])[]): number =>
-  yards.reduce((sum, jobs, at) => sum + at * jobs.filter(({ horse }) => horse.habits !== "").length, 0);
+function drive(
+  plan: Planning,
+  numbers: RoundsNumbers,
+  order: readonly number[],
+  jobs: readonly PlanningJob[],
+  { date, taken }: Pick<LaidDay, "date" | "taken">,
+): Driven {
+  const clock = new Clock(minutesOf(plan.leaves), taken);
+  let before: number | undefined;
+  let [missed, wait] = [0, 0];
+  const stops = order.flatMap((place, index): LaidStop[] => {
+    const way = (before === undefined ? numbers.home[place] : numbers.between[before]?.[place]) ?? 0;
+    before = place;
+    clock.spend(way + plan.question.stopMinutes);
+    const at = clock.text();
+    const here = inOrder(
+      jobs.filter(({ yard }) => yard.id === numbers.yards[place]),
+      date,
+      clock.minutes,
+    );
+    wait += index * here.filter(({ horse }) => horse.habits !== "").length;
+    const timed = here.map((job) => {
+      const [begins, vet] = [clock.text(), vetOn(job, date)];
+      if (vet !== undefined) missed += Math.abs(minutesOf(begins) - minutesOf(vet));
+      clock.spend(job.minutes);
+      return { job, at: begins };
+    });
+    const yard = here[0]?.yard;
+    return yard ? [{ yard, drive: way, at, jobs: timed }] : [];
+  });
+  clock.spend(before === undefined ? 0 : (numbers.home[before] ?? 0));
+  return { stops, home: clock.text(), missed, wait };
+}
+
+/** When the vet comes to a horse on a day, HH:MM. */
+export const vetOn = (
+  { coming }: Pick<PlanningJob, "coming">,
+  date: IsoDate | undefined,
+): string | undefined => (coming !== undefined && coming.date === date ? coming.vetAt : undefined);
+
+/** The horses of a yard from a time on: habits first, then by name; one the vet comes to as near to that as can be. */
+function inOrder(jobs: PlanningJob[], date: IsoDate, from: number): PlanningJob[] {
+  const order = jobs
+    .filter((job) => vetOn(job, date) === undefined)
+    .sort(
+      (a, b) =>
+        Number(b.horse.habits !== "") - Number(a.horse.habits !== "") ||
+        a.horse.name.localeCompare(b.horse.name),
+    );
+  for (const job of jobs) {
+    const vet = vetOn(job, date);
+    if (vet === undefined) continue;
+    const misses = Array.from({ length: order.length + 1 }, (_, at) =>
+      Math.abs(from + order.slice(0, at).reduce((sum, one) => sum + one.minutes, 0) - minutesOf(vet)),
+    );
+    order.splice(misses.indexOf(Math.min(...misses)), 0, job);
+  }
+  return order;
+}
 
 export const minutesOf = (time: string): number => {
   const [hours = 0, minutes = 0] = time.split(":").map(Number);
@@ -136,6 +179,10 @@ class Clock {
       this.now += next.minutes;
       this.#coming.shift();
     }
+  }
+
+  get minutes(): number {
+    return this.now;
   }
 
   text(): string {

@@ -1,13 +1,13 @@
 import { describe, expect, test } from "@jest/globals";
 import { addDays } from "../calendar/date";
 import { applyEdit } from "../record/edit";
-import { placedEdits } from "./edits";
-import { clockText, layOut, moveCosts, placedNow } from "./layout";
+import { placedEdits, vetEdits } from "./edits";
+import { clockText, layOut, minutesOf, moveCosts, placedNow } from "./layout";
 import { drawnMap } from "./map";
 import { fortnightFrom, planning } from "./planning";
 import { horseAt, ROUNDS, rowsOf, TODAY, YARDS } from "./round.fixture";
 import { hoursInWords, placeInWords, readHours, readPlace } from "./typed";
-import { moveInWords, planInWords } from "./words";
+import { moveInWords, planInWords, vetInWords } from "./words";
 
 const day = (count: number) => addDays(TODAY, count);
 const planOf = (
@@ -31,6 +31,13 @@ describe("planning", () => {
       ["Over", undefined],
       ["Planned", day(2)],
     ]);
+  });
+
+  test("a horse that died or moved is not wanted any more, and neither is it in anybody's way", () => {
+    const gone = horseAt("north", "Gone", { due: 2, left: { on: TODAY, why: "died" } });
+    expect(rowsOf([gone, horseAt("north", "Here")]).map(({ horse }) => horse.name)).toEqual(["Here"]);
+    expect(planOf([gone]).jobs).toEqual([]);
+    expect(planOf([gone]).question.yards).toEqual([]);
   });
 
   test("today is left as it is, weekends are off, an appointment takes its minutes, never below none", () => {
@@ -165,6 +172,18 @@ describe("moving by hand", () => {
     expect(moveInWords(zero)).toBe("same road");
   });
 
+  test("a vet who is met, and one who is not", () => {
+    expect(vetInWords("10:00", "10:15")).toEqual({
+      met: true,
+      words: "The vet comes at 10:00, you begin at 10:15",
+    });
+    expect(vetInWords("10:00", "11:35")).toEqual({
+      met: false,
+      words: "The vet comes at 10:00, you begin at 11:35: 1 h 35 later",
+    });
+    expect(vetInWords("10:00", "08:30").words).toMatch(/1 h 30 earlier$/);
+  });
+
   test("how good a plan is, in words", () => {
     const days = [{ date: day(1), stops: [], drive: 100, work: 0 }];
     expect(planInWords({ gap: 0, bound: 90, left: [], days })).toBe("No plan is better: 1 h 40 on the road.");
@@ -174,6 +193,58 @@ describe("moving by hand", () => {
     expect(planInWords({ gap: 1, bound: 0, left: [], days })).toBe(
       "How good it is was not proven: 1 h 40 on the road.",
     );
+  });
+});
+
+describe("a vet present", () => {
+  const planned = (vetAt?: string) => {
+    const horses = [
+      horseAt("north", "Ash", { on: 1, at: "08:00" }),
+      horseAt("north", "Birch", { on: 1, at: "09:15" }),
+      horseAt("north", "Cedar", { on: 1, at: "10:30" }),
+      horseAt("far", "Dogwood", { on: 1, at: "12:00" }),
+    ];
+    for (const { visits, horse } of horses)
+      if (horse.name === "Ash" && vetAt !== undefined) Object.assign(visits[1] ?? {}, { vetAt });
+    return planOf(horses);
+  };
+  const order = (plan: ReturnType<typeof planning>) =>
+    layOut(plan, placedNow(plan)).days[0]?.stops.flatMap(({ jobs }) =>
+      jobs.map(({ job, at }) => `${job.horse.name} ${at}`),
+    );
+
+  test("the horse takes the place in its yard's order that is nearest to the vet's time", () => {
+    const [first] = order(planned()) ?? [];
+    expect(first).toMatch(/^Ash/);
+    for (const vet of ["09:00", "10:45", "12:00"]) {
+      const [, begins = ""] =
+        (order(planned(vet)) ?? []).find((one) => one.startsWith("Ash"))?.split(" ") ?? [];
+      // Half a job of 75 minutes is as near as an order can come.
+      expect(Math.abs(minutesOf(begins) - minutesOf(vet))).toBeLessThanOrEqual(40);
+    }
+  });
+
+  test("the day is driven in the direction that meets the vet", () => {
+    expect(order(planned("07:30"))?.[0]).toMatch(/^Ash/);
+    expect(order(planned("13:30"))?.at(-1)).toMatch(/^Ash/);
+  });
+
+  test("said for a day, it pins the horse and gives the day its times anew; taken back, the pin stays", () => {
+    const plan = planned();
+    const edits = vetEdits(plan, placedNow(plan), "ash", "13:30");
+    expect(edits.slice(0, 2).map(({ id, path, was, now }) => [id, ...path, was, now])).toEqual([
+      ["ash-next", "vetAt", undefined, "13:30"],
+      ["ash-next", "pinned", undefined, true],
+    ]);
+    expect(edits.slice(2).every(({ path }) => path[0] === "at")).toBe(true);
+    expect(edits.length).toBeGreaterThan(2);
+    expect(vetEdits(plan, placedNow(plan), "nobody", "13:30")).toEqual([]);
+    const again = planned("13:30");
+    expect(vetEdits(again, placedNow(again), "ash", undefined)[0]).toMatchObject({
+      path: ["vetAt"],
+      was: "13:30",
+      now: undefined,
+    });
   });
 });
 

@@ -1,5 +1,5 @@
 import { minutesInWords } from "../cycle/dayPlan";
-import type { MoveCost } from "./layout";
+import { minutesOf, type MoveCost } from "./layout";
 import type { RoundsPlan } from "./question";
 
 const horses = (count: number): string => `${count} ${count === 1 ? "horse" : "horses"}`;
@@ -40,6 +40,21 @@ export function moveInWords({ date, drive, late, over }: MoveCost): string {
 /** What a plan that leaves horses out would need. */
 export function missingInWords(minutes: number): string {
   return `They need about ${minutesInWords(Math.round(minutes))} of work: free a day, or lengthen one.`;
+}
+
+/** A vet and a farrier who are this near in time meet, minutes. */
+const MEET = 15;
+
+/** Whether the vet is met, HH:MM each, and by how much not. */
+export function vetInWords(vetAt: string, begins: string): { met: boolean; words: string } {
+  const apart = minutesOf(begins) - minutesOf(vetAt);
+  if (Math.abs(apart) <= MEET)
+    return { met: true, words: `The vet comes at ${vetAt}, you begin at ${begins}` };
+  const long = minutesInWords(Math.abs(apart));
+  return {
+    met: false,
+    words: `The vet comes at ${vetAt}, you begin at ${begins}: ${long} ${apart > 0 ? "later" : "earlier"}`,
+  };
 }
 
 /** Names as they are said: `Ash, Birch and Cedar`. */

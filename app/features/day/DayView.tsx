@@ -77,6 +77,7 @@ export function DayView({ date, plan, load, log }: DayProps) {
                     </td>
                     <td>{last?.next ? dueReason(last.next, horse, wording) : "first visit"}</td>
                     <td>
+                      {visit.vetAt && <span className="strong">Vet at {visit.vetAt}. </span>}
                       {horse.habits && <span className="ember strong">{horse.habits} </span>}
                       {last?.watch}
                     </td>

@@ -4,8 +4,9 @@ import { useNavigate, useSubmit, type SubmitTarget } from "react-router";
 import { CAP_WEEKS, HORSE_USES } from "~core/constants/due";
 import { workInWords } from "~core/cycle/dueWords";
 import { ANIMAL_KINDS } from "~core/foot/toeYardstick";
-import { FINISHES, type Horse } from "~core/record/horse";
+import { FINISHES, LEFT, type Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
+import { sentenceCase } from "~core/units/wording";
 import type { Issue } from "~core/result";
 import { LifeFields } from "./LifeFields";
 import { NEW_YARD, type HorseFormValues } from "./saveHorseForm";
@@ -48,6 +49,7 @@ export function HorseForm({ horse, yard, yards, horses, issues }: HorseFormProps
           horse: horse ?? BLANK,
           yardId: yard?.id ?? yards[0]?.id ?? NEW_YARD,
           yard: yard ?? {},
+          left: horse?.left?.why ?? "",
         }}
         onValuesChange={(changed: Partial<HorseFormValues>) => {
           // A companion stays behind at the yard that was left.
@@ -138,6 +140,20 @@ export function HorseForm({ horse, yard, yards, horses, issues }: HorseFormProps
               <Input.TextArea autoSize={{ minRows: 1, maxRows: 6 }} />
             </Form.Item>
           </>
+        )}
+        {horse && (
+          <Form.Item
+            name="left"
+            label="On the round"
+            extra="One that is gone keeps its history; it is not due any more, and what was planned for it is taken off."
+          >
+            <Select
+              options={[
+                { value: "", label: "Still on it" },
+                ...LEFT.map((value) => ({ value, label: sentenceCase(value) })),
+              ]}
+            />
+          </Form.Item>
         )}
         {general && (
           <p className="ember" role="alert">

@@ -1,6 +1,9 @@
 import { afterAll, beforeEach, describe, expect, test } from "@jest/globals";
+import { undoLast } from "~app/data/edits";
+import { readGone, readRoster } from "~app/data/queries";
 import { session } from "~app/data/session";
 import type { Horse } from "~core/record/horse";
+import { blankVisit } from "~core/record/visit";
 import { NEW_YARD, saveHorseForm, type HorseFormValues } from "./saveHorseForm";
 
 const form = (
@@ -17,7 +20,8 @@ const paths = async (values: HorseFormValues) => {
 };
 
 beforeEach(async () => {
-  await Promise.all([session.db.horses.clear(), session.db.yards.clear(), session.db.journal.clear()]);
+  const { horses, yards, visits, journal } = session.db;
+  await Promise.all([horses.clear(), yards.clear(), visits.clear(), journal.clear()]);
 });
 afterAll(() => session.close());
 
@@ -50,6 +54,36 @@ describe("saveHorseForm", () => {
 
   test("a new yard needs a name", async () => {
     expect(await paths(form({}, {}))).toEqual(["yard.name"]);
+  });
+
+  test("one that is gone: what was planned for it is taken off, what was done stays, one undo brings all back", async () => {
+    const made = await saveHorseForm(form(), undefined, undefined);
+    const was = (await session.db.horses.get(made.ok ? made.value : ""))!;
+    const yard = (await session.db.yards.get(was.yardId))!;
+    const visit = (id: string, status: "planned" | "signed") => ({
+      id,
+      horseId: was.id,
+      date: "2026-11-25",
+      status,
+      ...blankVisit(),
+    });
+    await session.db.visits.bulkAdd([visit("coming", "planned"), visit("done", "signed")]);
+    const values = form(was, yard);
+    await saveHorseForm({ ...values, yardId: yard.id, left: "moved away" }, was, yard);
+    const gone = (await session.db.horses.get(was.id))!;
+    expect(gone.left).toEqual({ on: expect.stringMatching(/^\d{4}-\d\d-\d\d$/), why: "moved away" });
+    expect((await session.db.visits.toArray()).map(({ id }) => id)).toEqual(["done"]);
+    expect([(await readRoster()).rows.length, (await readGone()).map(({ id }) => id)]).toEqual([0, [was.id]]);
+
+    await undoLast();
+    expect((await session.db.visits.toArray()).map(({ id }) => id).sort()).toEqual(["coming", "done"]);
+    expect((await session.db.horses.get(was.id))?.left).toBeUndefined();
+
+    // Kept again for something else, it left when it left.
+    const earlier = { ...was, left: { on: "2026-10-01", why: "moved away" as const } };
+    await session.db.horses.put(earlier);
+    await saveHorseForm({ ...values, yardId: yard.id, left: "moved away" }, earlier, yard);
+    expect((await session.db.horses.get(was.id))?.left?.on).toBe("2026-10-01");
   });
 
   test("an emptied optional field is gone, not zero", async () => {

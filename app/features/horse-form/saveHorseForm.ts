@@ -1,4 +1,6 @@
 import { saveEdits } from "~app/data/edits";
+import { session } from "~app/data/session";
+import { todayHere } from "~app/ui/days";
 import { issuesOf } from "~core/record/issues";
 import type { Edit } from "~core/record/edit";
 import { horseSchema, type Horse } from "~core/record/horse";
@@ -10,6 +12,8 @@ export interface HorseFormValues {
   horse: Partial<Horse>;
   yardId: string;
   yard?: Partial<Yard>;
+  /** Why it is no longer on the round; "" or nothing while it is. */
+  left?: NonNullable<Horse["left"]>["why"] | "";
 }
 
 export const NEW_YARD = "new";
@@ -36,6 +40,7 @@ export async function saveHorseForm(
     ...notOnTheForm(was),
     ...clean(form.horse),
     ...lifeOf(form.horse),
+    left: leftOf(form.left, was),
     name: form.horse.name ?? "",
     id: was?.id ?? crypto.randomUUID(),
     yardId,
@@ -56,6 +61,7 @@ export async function saveHorseForm(
       label: yard.data.name,
     });
   edits.push({ table: "horses", id: horse.data.id, path: [], was, now: horse.data, label: horse.data.name });
+  if (horse.data.left) edits.push(...(await plansOf(horse.data)));
   const saved = await saveEdits(edits);
   if (saved.kind === "saved") return ok(horse.data.id);
   if (saved.kind === "conflict")
@@ -65,6 +71,27 @@ export async function saveHorseForm(
       "This horse was changed in another tab. Open its page again to see what is there now; your text stays here.",
     );
   return fail("failed", "", saved.kind === "failed" ? saved.message : "This could not be kept.");
+}
+
+/** Since when it is gone: the day that was kept, while the reason is the same. */
+function leftOf(why: HorseFormValues["left"], was: Horse | undefined): Horse["left"] {
+  if (!why) return undefined;
+  return was?.left?.why === why ? was.left : { on: todayHere(), why };
+}
+
+/** The visits that are only planned for a horse, taken off: nobody drives to one that is gone. */
+async function plansOf({ id, name }: Horse): Promise<Edit[]> {
+  const visits = await session.db.visits.where("horseId").equals(id).toArray();
+  return visits
+    .filter(({ status }) => status === "planned")
+    .map((visit) => ({
+      table: "visits",
+      id: visit.id,
+      path: [],
+      was: visit,
+      now: undefined,
+      label: `${name} taken off`,
+    }));
 }
 
 /** What a horse's record holds that this form does not ask: it stays. */

@@ -48,6 +48,11 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           <p className="quiet">
             {yard.name} · {horse.kind}, {horse.massKg} kg · {workInWords(horse.use)}, {horse.finish}
           </p>
+          {horse.left && (
+            <p className="strong">
+              No longer on the round: {horse.left.why}, {shortDay(horse.left.on)}
+            </p>
+          )}
           {horse.habits && <p className="ember strong">{horse.habits}</p>}
           {beside.length > 0 && <p>Goes together with {listed(beside)}</p>}
           {horse.notes && <p>{horse.notes}</p>}
@@ -56,20 +61,24 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           <Link className="link" to={`/horses/${horse.id}/edit`}>
             Change
           </Link>
-          {!coming && (
+          {!coming && !horse.left && (
             <Button onClick={() => void save(planVisit(horse, today, crypto.randomUUID()))}>
               Plan for today
             </Button>
           )}
-          <Button type="primary" onClick={() => void start()}>
-            {coming?.status === "open" ? "Go on with the visit" : "Start a visit"}
-          </Button>
+          {(!horse.left || coming?.status === "open") && (
+            <Button type="primary" onClick={() => void start()}>
+              {coming?.status === "open" ? "Go on with the visit" : "Start a visit"}
+            </Button>
+          )}
         </div>
       </header>
       <div className="horse-grid">
         <FootBoard horse={horse} records={{ ...file, readings: known }} outlooks={outlooks} last={last} />
         <section className="due-side" aria-label="Next due">
-          {last?.next && cycle ? (
+          {horse.left ? (
+            <p className="quiet">Not due any more. Its history stays below.</p>
+          ) : last?.next && cycle ? (
             <>
               <p className="quiet">
                 {cycle.state === "over" ? `${cycle.daysOver} days over. Was due` : "Due"}
@@ -90,7 +99,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
             <p className="quiet">No visit signed yet: the first one sets the due date.</p>
           )}
         </section>
-        {last?.next && cycle && (
+        {last?.next && cycle && !horse.left && (
           <Wait
             key={horse.id}
             horse={horse}
@@ -101,7 +110,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           />
         )}
       </div>
-      <Happened horse={horse} today={today} />
+      {!horse.left && <Happened horse={horse} today={today} />}
       {below && (
         <>
           <Trend readings={known} outlooks={outlooks} />

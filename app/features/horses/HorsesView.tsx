@@ -4,6 +4,7 @@ import { Link, useNavigate, useSearchParams } from "react-router";
 import { cycleOf, type RosterRow } from "~core/cycle/dayPlan";
 import { dueReason, workInWords, type CycleState } from "~core/cycle/dueWords";
 import type { FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
+import type { Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { FourFeet } from "~app/drawing/FourFeet";
@@ -14,6 +15,8 @@ import "./horses.css";
 interface HorsesProps {
   rows: RosterRow[];
   yards: Yard[];
+  /** No longer on the round. */
+  gone: Horse[];
   feet: Record<string, FeetOfHorse>;
   today: string;
 }
@@ -25,7 +28,7 @@ const DUE_CHOICES = [
 ];
 
 /** Every horse of the round: find it, see at a glance how far its cycle has run. */
-export function HorsesView({ rows, yards, feet, today }: HorsesProps) {
+export function HorsesView({ rows, yards, gone, feet, today }: HorsesProps) {
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const [filter, setFilter] = useState({
@@ -101,6 +104,21 @@ export function HorsesView({ rows, yards, feet, today }: HorsesProps) {
           <HorseRow key={row.horse.id} row={row} cycle={cycle} feet={feet[row.horse.id] ?? {}} />
         ))}
       </ul>
+      {gone.length > 0 && (
+        <section className="horses-gone" aria-label="No longer on the round">
+          <h2>No longer on the round</h2>
+          <ul>
+            {gone.map(({ id, name, left }) => (
+              <li key={id}>
+                <Link className="link" to={`/horses/${id}`}>
+                  {name}
+                </Link>{" "}
+                <span className="quiet">{left && `${left.why}, ${shortDay(left.on)}`}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
     </div>
   );
 }

@@ -100,8 +100,8 @@ function YardStop({ date, stop, hand }: { date: string; stop: LaidStop; hand: Pl
         <span className="brass">{at}</span> {yard.name}
       </h3>
       <ul>
-        {jobs.map(({ job }) => (
-          <JobChip key={job.horse.id} job={job} date={date} hand={hand} />
+        {jobs.map(({ job, at: begins }) => (
+          <JobChip key={job.horse.id} job={job} date={date} begins={begins} hand={hand} />
         ))}
       </ul>
     </div>

@@ -1,5 +1,5 @@
 import { useDraggable } from "@dnd-kit/core";
-import { Popover } from "antd";
+import { Popover, TimePicker } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -8,17 +8,20 @@ import { daysBetween } from "~core/calendar/date";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import { dueReason } from "~core/cycle/dueWords";
 import type { PlanningJob } from "~core/rounds/planning";
-import { listed, moveInWords } from "~core/rounds/words";
+import { vetOn } from "~core/rounds/layout";
+import { listed, moveInWords, vetInWords } from "~core/rounds/words";
 import type { Dragged, PlanHand } from "./planHand";
 
 interface ChipProps {
   job: PlanningJob;
   date: string | undefined;
+  /** When it is begun that day, HH:MM. */
+  begins?: string;
   hand: PlanHand;
 }
 
 /** One horse in the plan: carried to another day, or opened to see why it is due and what each day would cost. */
-export function JobChip({ job, date, hand }: ChipProps) {
+export function JobChip({ job, date, begins, hand }: ChipProps) {
   const { horse, minutes } = job;
   const [open, setOpen] = useState(false);
   const carried: Dragged = { horses: [horse.id], name: horse.name, from: date };
@@ -29,6 +32,8 @@ export function JobChip({ job, date, hand }: ChipProps) {
     disabled: pinned || hand.proposed,
   });
   const late = lateness(job, date);
+  const vet = vetOn(job, date);
+  const met = vet === undefined || begins === undefined || vetInWords(vet, begins).met;
   return (
     <li ref={setNodeRef} className={`job-chip${isDragging ? " job-gone" : ""}`}>
       <Popover
@@ -37,7 +42,9 @@ export function JobChip({ job, date, hand }: ChipProps) {
         trigger="click"
         placement="bottomLeft"
         destroyOnHidden
-        content={() => <JobFacts {...{ job, date, hand }} onDone={() => setOpen(false)} />}
+        content={() => (
+          <JobFacts {...{ job, date, hand, ...(begins && { begins }) }} onDone={() => setOpen(false)} />
+        )}
       >
         <button
           type="button"
@@ -55,9 +62,13 @@ export function JobChip({ job, date, hand }: ChipProps) {
             )}{" "}
             {horse.name}
           </span>
-          <span className={late.state === "late" ? "ember strong" : "quiet"}>
-            {late.words === "" ? `${minutes}′` : late.words}
-          </span>
+          {vet === undefined ? (
+            <span className={late.state === "late" ? "ember strong" : "quiet"}>
+              {late.words === "" ? `${minutes}′` : late.words}
+            </span>
+          ) : (
+            <span className={met ? "brass strong" : "ember strong"}>vet {vet}</span>
+          )}
         </button>
       </Popover>
     </li>
@@ -77,10 +88,12 @@ function lateness(
   return { state: "window", words: "" };
 }
 
-function JobFacts({ job, date, hand, onDone }: ChipProps & { onDone: () => void }) {
+function JobFacts({ job, date, begins, hand, onDone }: ChipProps & { onDone: () => void }) {
   const wording = useWording();
   const { horse, yard, last, minutes } = job;
   const pinned = job.coming?.pinned === true;
+  const vet = vetOn(job, date);
+  const meeting = vet !== undefined && begins !== undefined ? vetInWords(vet, begins) : undefined;
   const beside = hand.companions(job);
   const day = (on: string) => dayjs(on).format("ddd D MMM");
   return (
@@ -109,6 +122,21 @@ function JobFacts({ job, date, hand, onDone }: ChipProps & { onDone: () => void 
           {pinned ? "Let it be moved" : "Pin to this day"}
         </button>
       )}
+      {date !== undefined && !hand.proposed && job.coming && (
+        <div className="job-vet">
+          <span id={`vet-${horse.id}`}>The vet comes at</span>
+          <TimePicker
+            aria-labelledby={`vet-${horse.id}`}
+            format="HH:mm"
+            minuteStep={5}
+            needConfirm={false}
+            placeholder="no vet"
+            value={vet === undefined ? null : dayjs(`2000-01-01T${vet}`)}
+            onChange={(time: dayjs.Dayjs | null) => hand.vet(job, time?.format("HH:mm"))}
+          />
+        </div>
+      )}
+      {meeting && <p className={meeting.met ? "quiet" : "ember"}>{meeting.words}</p>}
       {!pinned && !hand.proposed && (
         <ul className="move-list" aria-label={`Move ${horse.name}`}>
           {hand

@@ -19,7 +19,7 @@ import { weekday } from "~core/calendar/date";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import type { RoundsSettings } from "~core/record/settings";
 import type { RoundsPlan } from "~core/rounds/question";
-import { placedEdits } from "~core/rounds/edits";
+import { placedEdits, vetEdits } from "~core/rounds/edits";
 import { layOut, moveCosts, placedNow, type MoveCost, type Placed } from "~core/rounds/layout";
 import { fortnightFrom, planning, withCompanions } from "~core/rounds/planning";
 import { missingInWords, planInWords } from "~core/rounds/words";
@@ -86,6 +86,7 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
         label: `${coming.pinned ? "unpin" : "pin"} ${horse.name}`,
       });
     },
+    vet: ({ horse }, at) => void save(...vetEdits(plan, stored, horse.id, at)),
     companions: ({ horse, with: group }) =>
       plan.jobs.flatMap((job) =>
         group !== undefined && job.with === group && job.horse.id !== horse.id ? [job.horse.name] : [],

@@ -16,6 +16,8 @@ export interface PlanHand {
   costs: (horses: string[]) => MoveCost[];
   move: (horses: string[], date: string | undefined, label: string) => void;
   pin: (job: PlanningJob) => void;
+  /** Says when the vet comes to a horse that day, HH:MM; the horse is then pinned to it. */
+  vet: (job: PlanningJob, at: string | undefined) => void;
   /** Who goes together with a horse: they are moved with it. */
   companions: (job: PlanningJob) => string[];
   /** A plan that has not been taken yet is shown. */

@@ -157,9 +157,10 @@ function JobRow({ job, feet }: { job: PlannedJob; feet: FeetOfHorse }) {
         <p className="quiet job-cycle">First visit · {workInWords(horse.use)}</p>
       )}
       <div className="job-watch">
+        {visit.vetAt && <p className="strong">Vet at {visit.vetAt}</p>}
         {horse.habits && <p className="ember">{horse.habits}</p>}
         {last?.watch && <p>{last.watch}</p>}
-        {!horse.habits && !last?.watch && <p className="quiet">Nothing to watch.</p>}
+        {!horse.habits && !last?.watch && !visit.vetAt && <p className="quiet">Nothing to watch.</p>}
       </div>
     </Link>
   );
