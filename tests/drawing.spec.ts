@@ -76,6 +76,7 @@ test("before is dashed: at the survey as last left, at the recheck as it was bef
   const region = page.getByRole("region", { name: "The foot, drawn to scale" });
   await expect(region).toContainText("dashed: as left 16 Oct");
   await expect(drawing(page, "Side view of the left fore").locator(".before")).toHaveCount(1);
+  await expect(page.getByRole("status")).toContainText("Kept");
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/recheck`);
   await expect(region).toContainText("dashed: before the trim");
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/trim`);

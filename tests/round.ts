@@ -15,11 +15,40 @@ export const test = base.extend({
     });
     page.on("pageerror", (error) => crashes.push(error.message));
     await page.clock.setFixedTime(MORNING);
+    const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+    page.goto = async (...where) => {
+      await atRest(page);
+      return goto(...where);
+    };
+    page.reload = async (...how) => {
+      await atRest(page);
+      return reload(...how);
+    };
     await use(page);
     expect(strangers, "requests to other origins").toEqual([]);
     expect(crashes, "errors on the page").toEqual([]);
   },
 });
+
+/**
+ * Until what was sent has been kept: no hand types an address within the milliseconds that this takes, and a new page
+ * would cut it off. What is only typed stays a draft and is not waited for.
+ */
+async function atRest(page: Page): Promise<void> {
+  interface Inside {
+    __reactRouterDataRouter?: {
+      state: { navigation: { state: string }; fetchers: Map<string, { state: string }> };
+    };
+  }
+  const idle = () => {
+    const state = (globalThis as Inside).__reactRouterDataRouter?.state;
+    return (
+      !state ||
+      (state.navigation.state === "idle" && [...state.fetchers.values()].every((one) => one.state === "idle"))
+    );
+  };
+  await page.waitForFunction(idle, undefined, { timeout: 5000 }).catch(() => undefined);
+}
 
 export { expect };
 

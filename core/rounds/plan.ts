@@ -78,6 +78,7 @@ function search(
   watch: RoundsWatch,
   start?: Assignment,
 ): { best: Assignment; bound: number } {
+  const begun = watch.elapsed();
   const late = () => watch.elapsed() > watch.seconds;
   const pool = new LoadPool();
   const keep = (days: Assignment) => {
@@ -104,7 +105,7 @@ function search(
   let spent = 0;
   const put = () => {
     const from = watch.elapsed();
-    const seconds = WHOLE_LEAST + WHOLE_PART * from - spent;
+    const seconds = Math.min(WHOLE_LEAST + WHOLE_PART * (from - begun) - spent, watch.seconds - from);
     if (seconds < WHOLE_LEAST) return;
     const near = pool.loads.filter((load) => reducedCost(numbers, [], load, prices) < objective - first);
     const loads = wholePlan(numbers, near, solve, seconds);
