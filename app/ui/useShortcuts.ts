@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useLayoutEffect, useRef } from "react";
 
 /** Keys to what they do: "?", "[", "ctrl+k", "g t" (one after the other). */
 export type Shortcuts = Record<string, () => void>;
@@ -10,13 +10,16 @@ const SAFE_IN_NUMBERS = new Set(["[", "]", "?", "u"]);
 /** Inputs in which no letter can be typed. */
 const NO_LETTERS = new Set(["checkbox", "radio", "range", "file", "button"]);
 
-/** Listens for shortcuts on the whole page; plain keys are left alone where text is typed. */
+/**
+ * Listens for shortcuts on the whole page; plain keys are left alone where text is typed. A key counts from the moment
+ * that its screen is there: an effect after the painting would miss the first press on a busy machine.
+ */
 export function useShortcuts(shortcuts: Shortcuts): void {
   const current = useRef(shortcuts);
-  useEffect(() => {
+  useLayoutEffect(() => {
     current.current = shortcuts;
   });
-  useEffect(() => {
+  useLayoutEffect(() => {
     let first = "";
     let firstAt = 0;
     const onKey = (event: KeyboardEvent) => {
