@@ -146,7 +146,7 @@ class Board {
   }
 
   /** Puts jobs of one yard that are out together on the day that is cheapest for all of them; none where there is none. */
-  insertTogether(jobs: readonly number[]): boolean {
+  insertTogether(jobs: readonly number[]): void {
     const out = this.numbers.have.length;
     const { yard = 0 } = this.#kind(jobs[0] ?? 0) ?? {};
     const minutes = jobs.reduce((sum, job) => sum + (this.#kind(job)?.minutes ?? 0), 0);
@@ -158,13 +158,12 @@ class Board {
       for (const job of jobs) more += this.#own(job, day) - this.#own(job, out);
       if (more < least) [least, on] = [more, day];
     }
-    if (on === -1) return false;
+    if (on === -1) return;
     const day = on;
     this.cost += this.#shift(
       jobs,
       jobs.map(() => day),
     );
-    return true;
   }
 
   /** Puts jobs that are out on days, always the one next that would lose most by waiting (regret, Potvin and Rousseau 1993). */
@@ -236,7 +235,7 @@ const SHOWN = 40;
 export function goodAssignment(
   numbers: RoundsNumbers,
   rounds: number,
-  { start, met, seed = 0, late }: Search = {},
+  { start, met, late }: Search = {},
 ): Assignment {
   const out = numbers.have.length;
   const jobs = numbers.kindOf.map((_, job) => job);
@@ -247,7 +246,7 @@ export function goodAssignment(
   const now = new Board(numbers, start ? [...start] : jobs.map(() => out));
   if (!start) for (const job of [...jobs].sort((a, b) => left(b) - left(a))) now.insert(job);
   let best = { days: [...now.days], cost: now.cost };
-  const random = seededRandom(jobs.length + 1 + seed);
+  const random = seededRandom(jobs.length + 1);
   const pick = (count: number) => Math.floor(random() * count);
   const urgent = (job: number) => numbers.kinds[numbers.kindOf[job] ?? 0]?.onDay.at(-1) ?? 0;
   const overlook = () => random() < BLINK;
@@ -280,7 +279,6 @@ export function goodAssignment(
 export interface Search {
   start?: Assignment | undefined;
   met?: (days: Assignment) => void;
-  seed?: number;
   /** True when time is up. */
   late?: () => boolean;
 }

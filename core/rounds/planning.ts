@@ -108,7 +108,7 @@ export function companions(rows: readonly Pick<RosterRow, "horse">[]): Map<strin
   return group;
 }
 
-/** These horses, and those that go together with them and lie on the same day as they do, or on none as they do. */
+/** These horses, and those that go with them and lie on the same day, or on none, as they do; a pinned one stays. */
 export function withCompanions(
   { jobs }: Pick<Planning, "jobs">,
   placed: Readonly<Record<string, IsoDate>>,
@@ -120,6 +120,9 @@ export function withCompanions(
     ),
   );
   return jobs.flatMap((job) =>
-    horses.includes(job.horse.id) || sets.has(`${job.with} ${placed[job.horse.id]}`) ? [job.horse.id] : [],
+    horses.includes(job.horse.id) ||
+    (job.only === undefined && sets.has(`${job.with} ${placed[job.horse.id]}`))
+      ? [job.horse.id]
+      : [],
   );
 }

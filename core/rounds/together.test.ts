@@ -136,6 +136,15 @@ describe("horses that go together", () => {
     expect(withCompanions(asked, {}, ["cedar", "elder"]).sort()).toEqual(["ash", "birch", "cedar", "elder"]);
   });
 
+  test("one that is pinned stays where it is, whoever beside it is moved", () => {
+    const pair = [
+      horseAt("north", "Ash", { companionId: "birch", on: 1, at: "08:00", pinned: true }),
+      horseAt("north", "Birch", { on: 1, at: "09:15" }),
+    ];
+    const asked = planning(rowsOf(pair), ROUNDS, [], TODAY, 4);
+    expect(withCompanions(asked, { ash: "2026-11-24", birch: "2026-11-24" }, ["birch"])).toEqual(["birch"]);
+  });
+
   test("the question carries the tie", () => {
     const { question } = planning(rowsOf(horses), ROUNDS, [], TODAY, 4);
     expect(joined(question).question.jobs.map(({ id, parts = [] }) => [id, parts.length])).toEqual([
