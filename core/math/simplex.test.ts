@@ -35,7 +35,7 @@ describe("simplex", () => {
     const simplex = covering([{ cost: 5, rows: [0], values: [1] }], [1, 1]);
     simplex.solve();
     expect(simplex.objective).toBeCloseTo(1005, 9);
-    simplex.columns.push({ cost: 7, rows: [0, 1], values: [1, 1] });
+    simplex.add({ cost: 7, rows: [0, 1], values: [1, 1] });
     expect(simplex.solve()).toBe(true);
     expect(simplex.objective).toBeCloseTo(7, 9);
   });

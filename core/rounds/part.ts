@@ -1,10 +1,11 @@
 import type { Random } from "../math/random";
 import type { Assignment } from "./improve";
 import { bitCount, roundsNumbers, type RoundsNumbers } from "./numbers";
-import { FEW_YARDS } from "./loads";
 import type { RoundsQuestion } from "./question";
 import { placesOf } from "./tour";
 
+/** With so few yards some days are planned as well as can be in little time. */
+export const FEW_YARDS = 9;
 /** Days that are planned anew together. */
 const MOST_DAYS = 5;
 /** How far apart by chance two days may seem that lie near each other, minutes. */
