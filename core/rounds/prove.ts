@@ -9,13 +9,21 @@ import { branched, SAME, surest, type Search } from "./tree";
 const SOME = 30_000;
 const MANY = 400_000;
 const MOST = 1_500_000;
-/** The first reach that is tried, minutes; then so much more or less each time. */
+/** The first reach that is tried, minutes; then so much wider each time. */
 const FIRST_REACH = 8;
 const WIDER = 1.35;
 /** Cuts are sought as long as a round of them closes so much of what is open. */
 const WORTH_CUTTING = 0.04;
-/** So often loads are sought at the prices that the cuts lead to. */
+/** So often loads are sought at the prices that the last ones led to. */
 const MOST_TURNS = 6;
+/** A relaxed plan closer to its bound than this is at rest, minutes. */
+const CLOSE = 1e-3;
+
+/** A relaxed plan and the table that it is made of. */
+interface Tight {
+  table: LoadTable;
+  plan: RelaxedPlan;
+}
 
 /**
  * What no plan costs less than, the best at most. All loads that a cheaper plan could hold are found at the relaxed
@@ -30,90 +38,96 @@ export function provenBound(numbers: RoundsNumbers, root: RelaxedPlan, search: S
     if (to > bound) report((bound = Math.min(to, best())));
   };
   const done = () => bound >= best() - SAME || late();
+  const over = (table: LoadTable, { prices }: Known): Tight => ({
+    table,
+    plan: relaxedPlan(numbers, table, knownBy(numbers, table, { prices, limits: [] }), { late }),
+  });
 
   // Loads that quick searches overlooked: until none of them would pay.
-  let exact: RelaxedPlan = root;
-  let some: Wide | undefined;
+  let exact: Tight | undefined;
   for (let turn = 0; turn < MOST_TURNS && !done(); turn++) {
-    some = widest(numbers, exact, best() - exact.cost, SOME);
+    const from: RelaxedPlan = exact?.plan ?? root;
+    const some = widest(numbers, from, best() - from.cost, SOME);
     if (!some) return bound;
     raise(some.bound);
-    exact = relaxedPlan(
-      numbers,
-      some.table,
-      knownBy(numbers, some.table, { prices: exact.prices, limits: [] }),
-      { late },
-    );
-    if (some.bound >= exact.cost - CLOSE) break;
+    exact = over(some.table, from);
+    if (some.bound >= exact.plan.cost - CLOSE) break;
   }
-  if (!some || done()) return bound;
-  let tight = cut(numbers, some.table, exact, best(), search).plan;
+  if (!exact || done()) return bound;
 
   // All that a cheaper plan could hold, at the prices that the cuts lead to.
+  let tight = cut(numbers, exact, best(), search);
   for (let turn = 0; turn < MOST_TURNS && !done(); turn++) {
-    const reach = best() - tight.cost + turn;
-    const reached = loadsInReach(numbers, tight, reach, MANY);
+    const reach = best() - tight.plan.cost + turn;
+    const known = tight.table.only(tight.plan.active);
+    const reached = loadsInReach(numbers, tight.plan, reach, MANY, known);
     if (!reached) break;
     raise(reached.bound);
     const { table } = reached;
-    const limits = limitsOver(
-      numbers,
+    tight = {
       table,
-      tight.limits.flatMap(({ rows }) => (rows ? [rows] : [])),
-    );
-    tight = relaxedPlan(numbers, table, knownBy(numbers, table, { prices: tight.prices, limits }), { late });
-    if (reached.bound + reach < best() - SAME) continue;
-    return Math.max(bound, searched(numbers, table, tight, search));
+      plan: relaxedPlan(numbers, table, renumbered(numbers, table, tight.plan), { late }),
+    };
+    if (reached.bound + reach >= best() - SAME) return Math.max(bound, searched(numbers, tight, search));
+    tight = { ...tight, plan: slimmed(numbers, table, tight.plan) };
   }
   if (done()) return bound;
 
   // Too many: as many as can be held.
-  const wide = widest(numbers, exact, best() - exact.cost, MOST);
+  const wide = widest(numbers, exact.plan, best() - exact.plan.cost, MOST);
   if (!wide) return bound;
   const top = Math.min(best(), wide.bound + wide.reach);
-  tight = relaxedPlan(
-    numbers,
-    wide.table,
-    knownBy(numbers, wide.table, { prices: exact.prices, limits: [] }),
-    { late },
-  );
-  return Math.max(
-    bound,
-    searched(numbers, wide.table, tight, { ...search, best: () => Math.min(best(), top) }),
-  );
+  const held = { ...search, best: () => Math.min(best(), top) };
+  return Math.max(bound, searched(numbers, over(wide.table, exact.plan), held));
 }
 
-/** A relaxed plan closer to its bound than this is at rest, minutes. */
-const CLOSE = 1e-3;
+/** A plan in the numbers of a table that begins with the loads it knows. */
+function renumbered(numbers: RoundsNumbers, table: LoadTable, plan: RelaxedPlan): Known {
+  const place = new Map(plan.active.map((load, at) => [load, at]));
+  const limits = limitsOver(
+    numbers,
+    table,
+    plan.limits.map(({ rows }) => rows ?? []),
+  );
+  const same = new Map(plan.limits.map((limit, at) => [limit, limits[at] ?? limit]));
+  return {
+    prices: plan.prices,
+    limits,
+    active: [...plan.active.keys()],
+    basis: plan.basis.map((one) =>
+      "load" in one
+        ? { load: place.get(one.load) ?? 0 }
+        : "limit" in one
+          ? { limit: same.get(one.limit) ?? one.limit }
+          : one,
+    ),
+    inverse: plan.inverse,
+  };
+}
 
 /** Cuts, then branches, over the loads of a table. */
-function searched(numbers: RoundsNumbers, all: LoadTable, from: RelaxedPlan, search: Search): number {
+function searched(numbers: RoundsNumbers, from: Tight, search: Search): number {
   const { best, report } = search;
-  const { table, plan } = cut(numbers, all, from, best(), search);
+  const { table, plan } = cut(numbers, from, best(), search);
   report(Math.min(plan.cost, best()));
   return plan.cost >= best() - SAME ? best() : branched(numbers, table, plan, search);
 }
 
-/** The relaxed plan with cuts, as long as they tell, and the loads that are in reach of it. */
-function cut(
-  numbers: RoundsNumbers,
-  all: LoadTable,
-  from: RelaxedPlan,
-  top: number,
-  { offer, late }: Search,
-): { table: LoadTable; plan: RelaxedPlan } {
-  let [table, plan] = [all, from];
+/** The relaxed plan with cuts, as long as they tell, out of the loads that are in reach of it. */
+function cut(numbers: RoundsNumbers, from: Tight, top: number, { offer, late }: Search): Tight {
+  let { table } = from;
+  let plan = slimmed(numbers, table, from.plan);
   for (;;) {
     if (plan.cost >= top - SAME || late()) return { table, plan };
-    ({ table, plan } = narrowed(numbers, table, slimmed(numbers, table, plan), top));
+    ({ table, plan } = narrowed(numbers, table, plan, top));
     offer(surest(table, plan));
     const cuts = cutsPassed(numbers, table, plan);
     if (cuts.length === 0) return { table, plan };
     const next = relaxedPlan(numbers, table, plan, { more: cuts, late });
     if (!Number.isFinite(next.cost)) return { table, plan };
     const gained = next.cost - plan.cost;
-    plan = next;
-    if (gained < WORTH_CUTTING * (top - plan.cost)) return { table, plan: slimmed(numbers, table, plan) };
+    plan = slimmed(numbers, table, next);
+    if (gained < WORTH_CUTTING * (top - plan.cost)) return { table, plan };
   }
 }
 

@@ -23,13 +23,14 @@ interface Item {
 /**
  * Every day-load that costs no more than so much too much at a relaxed plan's prices. What a plan costs is what the prices
  * come to, and what each of its loads is too dear: a plan that is cheaper than bound and reach together holds no other
- * loads. Nothing when they are more than `most`.
+ * loads. They are put into the table; nothing when it comes to more than `most`.
  */
 export function loadsInReach(
   numbers: RoundsNumbers,
   plan: Pick<Known, "prices" | "limits">,
   reach: number,
   most: number,
+  table = new LoadTable(),
 ): Reached | undefined {
   const { kinds, have } = numbers;
   const { prices, limits } = plan;
@@ -39,7 +40,6 @@ export function loadsInReach(
     ...limits.map(({ most: m }) => m),
   ];
   let bound = held.reduce((sum, count, row) => sum + count * (prices[row] ?? 0), 0);
-  const table = new LoadTable();
   for (const day of have.keys()) {
     const least = reachOnDay(numbers, plan, day, reach, table, most);
     if (least === undefined) return undefined;

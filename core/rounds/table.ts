@@ -69,16 +69,27 @@ export class LoadTable {
     for (let load = 0; load < place.length; load++) {
       if (!wanted(load)) continue;
       place[load] = table.count;
-      const [from, end] = [this.from[load] as number, this.from[load + 1] as number];
-      table.add(
-        this.day[load] as number,
-        this.mask[load] as number,
-        this.cost[load] as number,
-        this.kind.subarray(from, end),
-        this.times.subarray(from, end),
-      );
+      table.#take(this, load);
     }
     return { table, place };
+  }
+
+  /** A table of some loads, in this order. */
+  only(loads: readonly number[]): LoadTable {
+    const table = new LoadTable();
+    for (const load of loads) table.#take(this, load);
+    return table;
+  }
+
+  #take(other: LoadTable, load: number): void {
+    const [from, end] = [other.from[load] as number, other.from[load + 1] as number];
+    this.add(
+      other.day[load] as number,
+      other.mask[load] as number,
+      other.cost[load] as number,
+      other.kind.subarray(from, end),
+      other.times.subarray(from, end),
+    );
   }
 
   /** A load by itself. */
