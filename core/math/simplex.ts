@@ -43,6 +43,7 @@ export class Simplex {
   readonly #basis: number[];
   readonly #duals: Float64Array;
   readonly #way: Float64Array;
+  readonly #there: Int32Array;
   /** The columns one behind the other: where each begins, its rows and values. */
   #from = new Int32Array(1024);
   #rows = new Int32Array(8192);
@@ -65,6 +66,7 @@ export class Simplex {
     this.#x = new Float64Array(m);
     this.#duals = new Float64Array(m);
     this.#way = new Float64Array(m);
+    this.#there = new Int32Array(m);
     this.#basis = [...basis];
     for (const column of columns) this.add(column);
     for (const column of basis) this.#inBasis[column] = 1;
@@ -351,15 +353,15 @@ export class Simplex {
     const reduced = this.#reduced(enters);
     const start = leaves * m;
     // Most of a line is nothing: only what is there is gone over.
-    const there: number[] = [];
+    const there = this.#there;
+    let count = 0;
     for (let at = 0; at < m; at++) {
       const part = (inverse[start + at] as number) / pivot;
       inverse[start + at] = part;
       if (Math.abs(part) < LEAST_PART) continue;
-      there.push(at);
+      there[count++] = at;
       duals[at] = (duals[at] as number) + reduced * part;
     }
-    const count = there.length;
     for (let row = 0; row < m; row++) {
       const fall = way[row] as number;
       if (row === leaves || Math.abs(fall) < LEAST_PART) continue;

@@ -96,29 +96,19 @@ function search(
   const root = relaxedPlan(numbers, table, nothing, { fresh: freshLoads(numbers, table), late });
   if (late()) return { best, bound };
   offer(divedPlan(numbers, table, root, late), DIVED);
-  const dear = dearness(numbers, table, root);
-  const near = leastDear(
-    numbers,
-    table,
-    dear,
-    Math.ceil(WHOLE_LOADS / numbers.have.length),
-    objective - root.cost,
-  );
-  const whole = late()
-    ? undefined
-    : wholePlan(
-        numbers,
-        near.map((load) => table.load(load)),
-        solve,
-        WHOLE_SECONDS,
-      );
-  if (whole) offer(whole, 0);
   raise(
     provenBound(numbers, root, {
       best: () => objective,
       offer: (loads) => offer(loads, OFFERED),
       late,
       report: raise,
+      whole: (few) =>
+        wholePlan(
+          numbers,
+          Array.from({ length: few.count }, (_, load) => few.load(load)),
+          solve,
+          WHOLE_SECONDS,
+        ),
     }),
   );
   // With many yards some days at a time are planned as well as can be.

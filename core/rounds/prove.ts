@@ -13,7 +13,7 @@ const MOST = 1_500_000;
 const FIRST_REACH = 8;
 const WIDER = 1.35;
 /** Cuts are sought as long as a round of them closes so much of what is open. */
-const WORTH_CUTTING = 0.04;
+const WORTH_CUTTING = 0.08;
 /** So often loads are sought at the prices that the last ones led to. */
 const MOST_TURNS = 6;
 /** A relaxed plan closer to its bound than this is at rest, minutes. */

@@ -1,6 +1,7 @@
 import type { RoundsNumbers } from "./numbers";
 import type { DayLoad, LoadTable } from "./table";
 import { cutsPassed } from "./cuts";
+import type { Whole } from "./whole";
 import {
   inverted,
   narrowed,
@@ -12,13 +13,15 @@ import {
 } from "./relaxed";
 
 /** A part this near to a whole number is one. */
-const WHOLE = 1e-5;
+const WHOLE = 1e-3;
 /** So many of each kind of branch are tried before one is taken. */
 const TRIED = 3;
 /** A branch that raises the cost by nothing counts as this, minutes. */
 const LEAST_RAISED = 1e-3;
 /** The loads of every so manieth branch are shown as what a plan might begin with. */
 const OFFER_EVERY = 4;
+/** So few loads are put together by the solver. */
+const SMALL = 150;
 
 /** A limit over the loads that count in some way. */
 function limitWhere(
@@ -115,6 +118,8 @@ export interface Search {
   /** Is told of loads that make a plan, or might begin one, the surest first. */
   offer: (loads: readonly DayLoad[]) => void;
   late: () => boolean;
+  /** The best plan out of few loads, if it is found in little time. */
+  whole: (table: LoadTable) => Whole;
   /** Is told what no plan costs less than. */
   report: (bound: number) => void;
 }
@@ -135,7 +140,7 @@ export function branched(
   numbers: RoundsNumbers,
   all: LoadTable,
   root: RelaxedPlan,
-  { best, offer, late, report }: Search,
+  { best, offer, late, report, whole: wholeOf }: Search,
 ): number {
   const open = [{ table: all, plan: root }];
   let bound = root.cost;
@@ -149,6 +154,13 @@ export function branched(
     }
     if (late()) return bound;
     const { table } = node;
+    if (table.count <= SMALL) {
+      const t0=performance.now(); const whole = wholeOf(table); if (process.env.VH) console.log('highs', table.count, (performance.now()-t0).toFixed(0), whole.kind);
+      if (whole.kind !== "stopped") {
+        if (whole.loads) offer(whole.loads);
+        continue;
+      }
+    }
     const plan = inverted(numbers, table, node.plan);
     const splits = splitsOf(numbers, table, plan);
     if (splits.length === 0 || nodes % OFFER_EVERY === 0) offer(surest(table, plan));

@@ -2,13 +2,19 @@ import type { Programme, Solver } from "../math/programme";
 import type { RoundsNumbers } from "./numbers";
 import type { DayLoad } from "./table";
 
-/** The best whole plan out of some day-loads; nothing when the solver found none in its time. */
+/** The best plan out of some loads: proven, or as good as was found in time; without loads when all is best left out. */
+export interface Whole {
+  kind: "best" | "stopped";
+  loads: DayLoad[];
+}
+
+/** The best whole plan out of some day-loads by a programme over them: a part for each load, no job twice, no day twice. */
 export function wholePlan(
   numbers: RoundsNumbers,
   loads: readonly DayLoad[],
   solve: Solver,
   seconds: number,
-): DayLoad[] | undefined {
+): Whole {
   const rows = numbers.kinds.map((): [number, number][] => []);
   const days = numbers.have.map((): [number, number][] => []);
   loads.forEach(({ day, taken }, variable) => {
@@ -29,6 +35,10 @@ export function wholePlan(
     whole: true,
   };
   const found = solve(programme, { seconds });
-  const values = found.kind === "infeasible" ? undefined : found.values;
-  return values && loads.filter((_, index) => (values[index] ?? 0) > 0.5);
+  // All left out is a plan: there is always one.
+  const values = found.kind === "infeasible" ? [] : (found.values ?? []);
+  return {
+    kind: found.kind === "optimal" ? "best" : "stopped",
+    loads: loads.filter((_, index) => (values[index] ?? 0) > 0.5),
+  };
 }
