@@ -13,6 +13,8 @@ const LEAST_PIVOT = 1e-7;
 const LEAST_VALUE = 1e-8;
 /** A part of the inverse smaller than this is left out of a step. */
 const LEAST_PART = 1e-13;
+/** A line of which so much is there is gone over whole. */
+const DENSE = 0.3;
 /** The inverse is worked out anew after so many steps, so that errors do not grow. */
 const STEPS_AN_INVERSE = 400;
 /** Reduced costs that are kept up to date step by step are worked out anew after so many. */
@@ -362,11 +364,17 @@ export class Simplex {
       there[count++] = at;
       duals[at] = (duals[at] as number) + reduced * part;
     }
+    const dense = count > DENSE * m;
     for (let row = 0; row < m; row++) {
       const fall = way[row] as number;
       if (row === leaves || Math.abs(fall) < LEAST_PART) continue;
       x[row] = (x[row] as number) - fall * length;
       const line = row * m;
+      if (dense) {
+        for (let to = line, from = start, end = line + m; to < end; to++, from++)
+          inverse[to] = (inverse[to] as number) - fall * (inverse[from] as number);
+        continue;
+      }
       for (let index = 0; index < count; index++) {
         const at = there[index] as number;
         inverse[line + at] = (inverse[line + at] as number) - fall * (inverse[start + at] as number);

@@ -12,7 +12,7 @@ const MOST_KNOWN = 1500;
 /** So often new loads are looked for before the next is settled. */
 const MOST_FRESH = 6;
 /** How far prices follow the last programme; the rest they keep (Wentges 1997). */
-const SMOOTH = 0.5;
+const SMOOTH = 0.3;
 
 /** New loads that pay at prices which follow the programme's slowly; none when none is found at its own, or it was often asked. */
 export function freshLoads(

@@ -9,7 +9,7 @@ import { FEW_YARDS, partOf } from "./part";
 import { joined } from "./together";
 import { provenBound } from "./prove";
 import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
-import { dearness, leastDear, relaxedPlan } from "./relaxed";
+import { relaxedPlan } from "./relaxed";
 import { LoadTable, type DayLoad } from "./table";
 import { SAME } from "./tree";
 import { wholePlan } from "./whole";
@@ -25,17 +25,18 @@ export interface RoundsWatch {
 /** Rounds of taking out and putting back: before the proof begins, for a plan that the relaxed one led to, for one that is to be bettered. */
 const RECREATED = 10_000;
 const DIVED = 2000;
-const OFFERED = 300;
+const OFFERED = 5000;
 const AGAIN = 3000;
 /** Some days of a round with many yards are planned for no longer than this at a time, s. */
 const PART_SECONDS = 2;
 /** When so many parts in a row were as good as they could be, no more are tried. */
 const MOST_IDLE = 30;
+/** So much of the time goes to that before the bound is raised. */
+const PARTS_FIRST = 0.45;
 /** A plan for many yards that is as near to the best as this is let stand. */
 const CLOSE_ENOUGH = 0.01;
 /** How long the solver may look for a whole plan in the loads of the relaxed one, s, and in how many of them. */
 const WHOLE_SECONDS = 0.5;
-const WHOLE_LOADS = 600;
 
 /**
  * Jobs on days so that driving, lateness, earliness and what is left out cost least. A good plan is found by moving jobs
@@ -96,6 +97,25 @@ function search(
   const root = relaxedPlan(numbers, table, nothing, { fresh: freshLoads(numbers, table), late });
   if (late()) return { best, bound };
   offer(divedPlan(numbers, table, root, late), DIVED);
+  const random = seededRandom(numbers.kindOf.length);
+  const close = () => bound >= objective * (1 - CLOSE_ENOUGH);
+  /** With many yards some days at a time are planned as well as can be. */
+  const betterParts = (until: number) => {
+    for (let idle = 0; numbers.yards.length > FEW_YARDS && idle < MOST_IDLE && !close();) {
+      if (watch.elapsed() > until) return;
+      const part = partOf(question, numbers, best, random);
+      const seconds = Math.min(until, watch.elapsed() + PART_SECONDS);
+      const found = search(
+        part.question,
+        part.numbers,
+        solve,
+        { elapsed: watch.elapsed, seconds },
+        part.assigned,
+      );
+      idle = take(part.whole(found.best)) ? 0 : idle + 1;
+    }
+  };
+  betterParts(watch.elapsed() + PARTS_FIRST * (watch.seconds - watch.elapsed()));
   raise(
     provenBound(numbers, root, {
       best: () => objective,
@@ -111,21 +131,7 @@ function search(
         ),
     }),
   );
-  // With many yards some days at a time are planned as well as can be.
-  const random = seededRandom(numbers.kindOf.length);
-  const close = () => bound >= objective * (1 - CLOSE_ENOUGH);
-  for (let idle = 0; numbers.yards.length > FEW_YARDS && idle < MOST_IDLE && !close() && !late();) {
-    const part = partOf(question, numbers, best, random);
-    const seconds = Math.min(watch.seconds, watch.elapsed() + PART_SECONDS);
-    const found = search(
-      part.question,
-      part.numbers,
-      solve,
-      { elapsed: watch.elapsed, seconds },
-      part.assigned,
-    );
-    idle = take(part.whole(found.best)) ? 0 : idle + 1;
-  }
+  betterParts(watch.seconds);
   return { best, bound: bound >= objective - SAME ? objective : bound };
 }
 

@@ -8,7 +8,7 @@ import { branched, SAME, surest, type Search } from "./tree";
 /** Loads looked at while cuts are sought, when a proof is tried, and at the very most. */
 const SOME = 30_000;
 const MANY = 400_000;
-const MOST = 1_500_000;
+const MOST = 700_000;
 /** The first reach that is tried, minutes; then so much wider each time. */
 const FIRST_REACH = 8;
 const WIDER = 1.35;
@@ -16,6 +16,8 @@ const WIDER = 1.35;
 const WORTH_CUTTING = 0.08;
 /** So often loads are sought at the prices that the last ones led to. */
 const MOST_TURNS = 6;
+/** Where the gap is so many times as wide as what some loads reach, there are far too many for a proof. */
+const HOPELESS = 4;
 /** A relaxed plan closer to its bound than this is at rest, minutes. */
 const CLOSE = 1e-3;
 
@@ -45,19 +47,21 @@ export function provenBound(numbers: RoundsNumbers, root: RelaxedPlan, search: S
 
   // Loads that quick searches overlooked: until none of them would pay.
   let exact: Tight | undefined;
+  let wholly = true;
   for (let turn = 0; turn < MOST_TURNS && !done(); turn++) {
     const from: RelaxedPlan = exact?.plan ?? root;
     const some = widest(numbers, from, best() - from.cost, SOME);
     if (!some) return bound;
     raise(some.bound);
     exact = over(some.table, from);
+    wholly = some.reach * HOPELESS > best() - exact.plan.cost;
     if (some.bound >= exact.plan.cost - CLOSE) break;
   }
   if (!exact || done()) return bound;
 
   // All that a cheaper plan could hold, at the prices that the cuts lead to.
-  let tight = cut(numbers, exact, best(), search);
-  for (let turn = 0; turn < MOST_TURNS && !done(); turn++) {
+  let tight = wholly ? cut(numbers, exact, best(), search) : exact;
+  for (let turn = 0; wholly && turn < MOST_TURNS && !done(); turn++) {
     const reach = best() - tight.plan.cost + turn;
     const known = tight.table.only(tight.plan.active);
     const reached = loadsInReach(numbers, tight.plan, reach, MANY, known);

@@ -155,7 +155,9 @@ export function branched(
     if (late()) return bound;
     const { table } = node;
     if (table.count <= SMALL) {
-      const t0=performance.now(); const whole = wholeOf(table); if (process.env.VH) console.log('highs', table.count, (performance.now()-t0).toFixed(0), whole.kind);
+      const t0 = performance.now();
+      const whole = wholeOf(table);
+      if (process.env.VH) console.log("highs", table.count, (performance.now() - t0).toFixed(0), whole.kind);
       if (whole.kind !== "stopped") {
         if (whole.loads) offer(whole.loads);
         continue;
