@@ -20,7 +20,7 @@ const STEPS_AN_INVERSE = 400;
 /** Reduced costs that are kept up to date step by step are worked out anew after so many. */
 const STEPS_A_PRICE = 50;
 /** After so many steps without a way the bounds are moved a little more, so that it cannot go in circles. */
-const STUCK = 60;
+const STUCK = 100;
 const MOST_STEPS = 20_000;
 /** So many of the columns that gain most are looked at again before all are. */
 const CANDIDATES = 40;
@@ -63,7 +63,8 @@ export class Simplex {
   ) {
     const m = bounds.length;
     this.#m = m;
-    this.#moved = Float64Array.from(bounds, (bound, row) => bound + MOVED * (0.5 + swayOf(row)));
+    this.#moved = new Float64Array(m);
+    this.#move(false);
     this.#inverse = new Float64Array(m * m);
     this.#x = new Float64Array(m);
     this.#duals = new Float64Array(m);
@@ -143,6 +144,7 @@ export class Simplex {
   solve(): boolean {
     if (this.mend() !== "mended") return false;
     let stuck = 0;
+    let more = MOVED;
     let candidates: number[] = [];
     for (let step = 0; step < MOST_STEPS; step++) {
       if (this.#steps >= STEPS_AN_INVERSE) this.#invert();
@@ -151,20 +153,34 @@ export class Simplex {
         candidates = this.#candidates();
         enters = candidates[0] ?? -1;
       }
-      if (enters === -1) return true;
+      if (enters === -1) {
+        // Bounds that were moved far are put back; what that puts below nothing is mended.
+        if (more === MOVED) return true;
+        more = MOVED;
+        this.#move();
+        if (this.mend() !== "mended") return false;
+        continue;
+      }
       this.#goes(enters);
       const leaves = this.#leaving();
       if (leaves === -1) return false;
       if ((this.#x[leaves] as number) < 0) this.#raise(leaves, 0);
       const length = (this.#x[leaves] as number) / (this.#way[leaves] as number);
       this.#pivot(enters, leaves, length);
-      stuck = length > NOTHING ? 0 : stuck + 1;
+      stuck = length > more ? 0 : stuck + 1;
       if (stuck < STUCK) continue;
       stuck = 0;
+      more *= 4;
       for (let row = 0; row < this.#m; row++)
-        if ((this.#x[row] as number) < MOVED) this.#raise(row, MOVED * (1 + swayOf(row + this.#steps)));
+        if ((this.#x[row] as number) < more) this.#raise(row, more * (1 + swayOf(row + step)));
     }
     return false;
+  }
+
+  /** The bounds moved by a little each. */
+  #move(settle = true): void {
+    this.bounds.forEach((bound, row) => (this.#moved[row] = bound + MOVED * (0.5 + swayOf(row))));
+    if (settle) this.#settle();
   }
 
   /** Moves the bounds by as much as brings one value up to another. */
@@ -424,6 +440,7 @@ export class Simplex {
     }
     right.forEach((line, row) => this.#inverse.set(line, row * m));
     this.#settle();
+    this.#steps = 0;
   }
 
   /** The inverse from that of the first rows; each row that is new has a column of the basis to itself. */
@@ -457,7 +474,6 @@ export class Simplex {
       this.#x[row] = Math.abs(value) < NOTHING ? 0 : value;
     }
     this.#reprice();
-    this.#steps = 0;
   }
 
   /** The prices of the rows from what the columns of the basis cost. */

@@ -25,6 +25,8 @@ export interface RoundsWatch {
 /** Rounds of taking out and putting back: before the proof begins, for a plan that the relaxed one led to, for one that is to be bettered. */
 const RECREATED = 10_000;
 const DIVED = 2000;
+const MANY_JOBS = 80;
+const DIVED_MANY = 60_000;
 const OFFERED = 5000;
 const AGAIN = 3000;
 /** Some days of a round with many yards are planned for no longer than this at a time, s. */
@@ -96,7 +98,7 @@ function search(
   };
   const root = relaxedPlan(numbers, table, nothing, { fresh: freshLoads(numbers, table), late });
   if (late()) return { best, bound };
-  offer(divedPlan(numbers, table, root, late), DIVED);
+  offer(divedPlan(numbers, table, root, late), numbers.kindOf.length > MANY_JOBS ? DIVED_MANY : DIVED);
   const random = seededRandom(numbers.kindOf.length);
   const close = () => bound >= objective * (1 - CLOSE_ENOUGH);
   /** With many yards some days at a time are planned as well as can be. */
@@ -115,17 +117,17 @@ function search(
       idle = take(part.whole(found.best)) ? 0 : idle + 1;
     }
   };
-  betterParts(watch.elapsed() + PARTS_FIRST * (watch.seconds - watch.elapsed()));
   raise(
     provenBound(numbers, root, {
       best: () => objective,
       offer: (loads) => offer(loads, OFFERED),
+      better: () => betterParts(watch.elapsed() + PARTS_FIRST * (watch.seconds - watch.elapsed())),
       late,
       report: raise,
-      whole: (few) =>
+      few: (loads) =>
         wholePlan(
           numbers,
-          Array.from({ length: few.count }, (_, load) => few.load(load)),
+          Array.from({ length: loads.count }, (_, load) => loads.load(load)),
           solve,
           WHOLE_SECONDS,
         ),

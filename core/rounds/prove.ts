@@ -12,6 +12,8 @@ const MOST = 700_000;
 /** The first reach that is tried, minutes; then so much wider each time. */
 const FIRST_REACH = 8;
 const WIDER = 1.35;
+/** A reach narrower than this is none, minutes. */
+const LEAST_REACH = 0.05;
 /** Cuts are sought as long as a round of them closes so much of what is open. */
 const WORTH_CUTTING = 0.08;
 /** So often loads are sought at the prices that the last ones led to. */
@@ -78,6 +80,8 @@ export function provenBound(numbers: RoundsNumbers, root: RelaxedPlan, search: S
   if (done()) return bound;
 
   // Too many: as many as can be held.
+  search.better();
+  if (done()) return bound;
   const wide = widest(numbers, exact.plan, best() - exact.plan.cost, MOST);
   if (!wide) return bound;
   const top = Math.min(best(), wide.bound + wide.reach);
@@ -147,11 +151,17 @@ function widest(
   most: number,
 ): Wide | undefined {
   let found: Wide | undefined;
-  for (let reach = Math.min(asked, FIRST_REACH); ; reach = Math.min(asked, reach * WIDER)) {
+  for (let reach = Math.min(asked, FIRST_REACH); reach > LEAST_REACH;) {
     const reached = loadsInReach(numbers, plan, reach, most);
-    if (!reached) return found;
+    if (!reached) {
+      if (found) return found;
+      reach /= 2;
+      continue;
+    }
     const grown = found ? reached.table.count / found.table.count : 1;
     found = { ...reached, reach };
     if (reach >= asked || reached.table.count * grown > most) return found;
+    reach = Math.min(asked, reach * WIDER);
   }
+  return found;
 }

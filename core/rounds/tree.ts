@@ -1,6 +1,7 @@
 import type { RoundsNumbers } from "./numbers";
 import type { DayLoad, LoadTable } from "./table";
 import { cutsPassed } from "./cuts";
+import { loadFrom } from "./loads";
 import type { Whole } from "./whole";
 import {
   inverted,
@@ -117,9 +118,11 @@ export interface Search {
   best: () => number;
   /** Is told of loads that make a plan, or might begin one, the surest first. */
   offer: (loads: readonly DayLoad[]) => void;
+  /** Is told that a proof is out of reach: time for a better plan first. */
+  better: () => void;
   late: () => boolean;
   /** The best plan out of few loads, if it is found in little time. */
-  whole: (table: LoadTable) => Whole;
+  few: (table: LoadTable) => Whole;
   /** Is told what no plan costs less than. */
   report: (bound: number) => void;
 }
@@ -131,6 +134,22 @@ export const SAME = 1e-6;
 export const surest = (table: LoadTable, { parts }: RelaxedPlan): DayLoad[] =>
   [...parts].sort((a, b) => b.part - a.part).map(({ load }) => table.load(load));
 
+/** The loads of a relaxed plan in which each day has whole jobs, though they may come from parts of several loads. */
+function wholeLoads(numbers: RoundsNumbers, table: LoadTable, { parts }: RelaxedPlan): DayLoad[] {
+  return [...numbers.have.keys()].flatMap((day) => {
+    const counts = numbers.kinds.map(() => 0);
+    for (const { load, part } of parts) {
+      if (table.day[load] !== day) continue;
+      for (const [kind, count] of table.load(load).taken) counts[kind] = (counts[kind] ?? 0) + part * count;
+    }
+    const taken = counts.flatMap((count, kind): [number, number][] =>
+      Math.round(count) > 0 ? [[kind, Math.round(count)]] : [],
+    );
+    const mask = taken.reduce((yards, [kind]) => yards | (1 << (numbers.kinds[kind]?.yard ?? 0)), 0);
+    return mask === 0 ? [] : [loadFrom(numbers, day, mask, taken)];
+  });
+}
+
 /**
  * Searches all whole plans out of a table's loads that are cheaper than the best, by branching; what none of them costs
  * less than, the best at most. Of some branches the one is taken that raises the cost most on both its sides (strong
@@ -140,7 +159,7 @@ export function branched(
   numbers: RoundsNumbers,
   all: LoadTable,
   root: RelaxedPlan,
-  { best, offer, late, report, whole: wholeOf }: Search,
+  { best, offer, late, report, few }: Omit<Search, "better">,
 ): number {
   const open = [{ table: all, plan: root }];
   let bound = root.cost;
@@ -155,19 +174,16 @@ export function branched(
     if (late()) return bound;
     const { table } = node;
     if (table.count <= SMALL) {
-      const t0 = performance.now();
-      const whole = wholeOf(table);
-      if (process.env.VH) console.log("highs", table.count, (performance.now() - t0).toFixed(0), whole.kind);
-      if (whole.kind !== "stopped") {
-        if (whole.loads) offer(whole.loads);
-        continue;
-      }
+      const { kind, loads } = few(table);
+      offer(loads);
+      if (kind === "best") continue;
     }
     const plan = inverted(numbers, table, node.plan);
     const splits = splitsOf(numbers, table, plan);
-    if (splits.length === 0 || nodes % OFFER_EVERY === 0) offer(surest(table, plan));
+    if (splits.length === 0) offer(wholeLoads(numbers, table, plan));
+    else if (nodes % OFFER_EVERY === 0) offer(surest(table, plan));
     if (plan.cost >= best() - SAME) return best();
-    // A relaxed plan without parts is a plan and was offered.
+    // A relaxed plan without parts is a plan, and was taken; if it was not, it is not known what it lacks.
     if (splits.length === 0) return bound;
     const tried = triedCosts(numbers, table, plan);
     const raised = (limit: Limit) => Math.max(LEAST_RAISED, Math.min(best(), tried(limit)) - plan.cost);
