@@ -15,6 +15,32 @@ const covering = (columns: Column[], bounds: number[]) => {
   return new Simplex([...own, ...columns], bounds, [...bounds.keys()]);
 };
 
+/** The least cost of the same by an independent solver; `limit`: no more of some columns than so many. */
+function byOther(
+  columns: readonly Column[],
+  bounds: readonly number[],
+  limit?: { counted: readonly number[]; most: number },
+): number {
+  const own = bounds.map((_, row): Column => ({ cost: 1000, rows: [row], values: [1] }));
+  const all = [...own, ...columns];
+  const rows = bounds.map((bound, row) => ({
+    terms: all.flatMap((column, index): [number, number][] =>
+      column.rows.includes(row) ? [[index, 1]] : [],
+    ),
+    sense: "=" as "=" | "<=",
+    bound,
+  }));
+  if (limit && limit.counted.length > 0)
+    rows.push({
+      terms: limit.counted.map((index) => [own.length + index, 1]),
+      sense: "<=",
+      bound: limit.most,
+    });
+  const found = solve({ cost: all.map(({ cost }) => cost), rows, whole: false });
+  if (found.kind !== "optimal") throw new Error(found.kind);
+  return found.objective;
+}
+
 describe("simplex", () => {
   test("two rows, two columns that each do both better: 3 and 2 at prices that say so", () => {
     const simplex = covering(
@@ -63,22 +89,55 @@ describe("simplex", () => {
     });
     fc.assert(
       fc.property(some, ({ columns, bounds }) => {
-        const simplex = covering(
-          columns.map(({ cost, rows }) => ({ cost, rows, values: rows.map(() => 1) })),
-          bounds,
-        );
+        const all = columns.map(({ cost, rows }) => ({ cost, rows, values: rows.map(() => 1) }));
+        const simplex = covering(all, bounds);
         expect(simplex.solve()).toBe(true);
-        const rows = bounds.map((bound, row) => ({
-          terms: simplex.columns.flatMap((column, index): [number, number][] =>
-            column.rows.includes(row) ? [[index, 1]] : [],
-          ),
-          sense: "=" as const,
-          bound,
-        }));
-        const other = solve({ cost: simplex.columns.map(({ cost }) => cost), rows, whole: false });
-        expect(other.kind === "optimal" && other.objective).toBeCloseTo(simplex.objective, 5);
+        expect(simplex.objective).toBeCloseTo(byOther(all, bounds), 5);
       }),
       { numRuns: 150, seed: 3 },
     );
+  });
+
+  test("a row that is added afterwards is mended to what an independent solver finds (property)", () => {
+    const some = fc.record({
+      columns: fc.array(
+        fc.record({
+          cost: fc.integer({ min: 1, max: 60 }),
+          rows: fc.subarray([0, 1, 2, 3, 4, 5], { minLength: 1 }),
+          counts: fc.boolean(),
+        }),
+        { minLength: 3, maxLength: 25 },
+      ),
+      bounds: fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 6, maxLength: 6 }),
+      most: fc.integer({ min: 0, max: 3 }),
+    });
+    fc.assert(
+      fc.property(some, ({ columns, bounds, most }) => {
+        const all = columns.map(({ cost, rows }) => ({ cost, rows, values: rows.map(() => 1) }));
+        const simplex = covering(all, bounds);
+        simplex.solve();
+        const times = Float64Array.from([
+          ...bounds.map(() => 0),
+          ...columns.map(({ counts }) => (counts ? 1 : 0)),
+        ]);
+        const limited = simplex.withLimit(times, most);
+        const stopped = simplex.withLimit(times, most);
+        expect(limited.mend()).toBe("mended");
+        stopped.mend(1);
+        expect(limited.solve()).toBe(true);
+        const counted = columns.flatMap(({ counts }, index) => (counts ? [index] : []));
+        expect(limited.objective).toBeCloseTo(byOther(all, bounds, { counted, most }), 5);
+        // Stopped on the way it costs no more, and the first is as it was.
+        expect(stopped.objective).toBeLessThanOrEqual(limited.objective + 1e-5);
+        expect(simplex.objective).toBeCloseTo(byOther(all, bounds), 5);
+      }),
+      { numRuns: 150, seed: 4 },
+    );
+  });
+
+  test("a row that nothing can keep is said", () => {
+    const simplex = covering([{ cost: 4, rows: [0, 1], values: [1, 1] }], [1, 1]);
+    simplex.solve();
+    expect(simplex.withLimit(Float64Array.of(-1, 0, -1), -2).mend()).toBe("none");
   });
 });

@@ -151,7 +151,7 @@ function widest(
   most: number,
 ): Wide | undefined {
   let found: Wide | undefined;
-  for (let reach = Math.min(asked, FIRST_REACH); reach > LEAST_REACH;) {
+  for (let reach = Math.max(LEAST_REACH, Math.min(asked, FIRST_REACH)); reach >= LEAST_REACH;) {
     const reached = loadsInReach(numbers, plan, reach, most);
     if (!reached) {
       if (found) return found;

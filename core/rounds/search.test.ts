@@ -3,122 +3,206 @@ import fc from "fast-check";
 import loadHighs from "highs";
 import { highsSolver, type Solver } from "../math/programme";
 import { seededRandom } from "../math/random";
-import { divedPlan } from "./dive";
+import { cutsPassed } from "./cuts";
+import { divedPlan, freshLoads } from "./dive";
 import { costOf, goodAssignment } from "./improve";
-import { FEW_YARDS, type DayLoad } from "./loads";
-import { ANY_DAY, reducedCost, relaxedPlan, wholePlan, type Branch } from "./master";
-import { bitCount, roundsNumbers } from "./numbers";
-import { partOf } from "./part";
+import { bitCount, roundsNumbers, type RoundsNumbers } from "./numbers";
+import { FEW_YARDS, partOf } from "./part";
 import { planRounds } from "./plan";
-import { LoadPool } from "./pool";
-import { MONDAY, PATIENT, smallRound } from "./small.fixture";
+import { provenBound } from "./prove";
+import { loadsInReach } from "./reach";
+import { dearness, knownBy, narrowed, relaxedPlan, slimmed, triedCosts, type Limit } from "./relaxed";
+import { MONDAY, smallRound } from "./small.fixture";
+import { LoadTable, type DayLoad } from "./table";
+import { branched } from "./tree";
+import { wholePlan } from "./whole";
 
 let solve: Solver;
 beforeAll(async () => {
   solve = highsSolver(await loadHighs());
 });
 
+/** A search that is never late and tells nobody. */
+const PATIENTLY = {
+  offer: () => undefined,
+  late: () => false,
+  better: () => undefined,
+  report: () => undefined,
+};
+
+/** The best plan out of a table's loads, by the solver. */
+const bestOf = (numbers: RoundsNumbers, table: LoadTable) =>
+  wholePlan(
+    numbers,
+    [...Array(table.count).keys()].map((load) => table.load(load)),
+    solve,
+    30,
+  );
+
+/** The relaxed plan over loads found quickly, and their table. */
+function relaxedOver(numbers: RoundsNumbers) {
+  const table = new LoadTable();
+  const nothing = { limits: [], prices: numbers.kinds.map(({ left }) => left), active: [] };
+  const plan = relaxedPlan(numbers, table, nothing, { fresh: freshLoads(numbers, table) });
+  return { table, plan };
+}
+
+/** The relaxed plan over every load there is. */
+function relaxedOverAll(numbers: RoundsNumbers) {
+  const { plan } = relaxedOver(numbers);
+  const all = loadsInReach(numbers, plan, 1e5, 1e6);
+  if (!all) throw new Error("few loads");
+  const known = knownBy(numbers, all.table, { prices: plan.prices, limits: [] });
+  return { table: all.table, plan: relaxedPlan(numbers, all.table, known) };
+}
+
+const ROUND = fc.nat(10_000).map((seed) => roundsNumbers(smallRound(seed, 4, 8)));
+
+/** What a plan costs that takes some loads and leaves the rest out. */
+function costWith({ kinds }: RoundsNumbers, loads: readonly DayLoad[]): number {
+  return kinds.reduce(
+    (sum, { jobs, left }, kind) => {
+      const done = loads.reduce((all, { taken }) => all + (taken.find(([one]) => one === kind)?.[1] ?? 0), 0);
+      expect(done).toBeLessThanOrEqual(jobs.length);
+      return sum + (jobs.length - done) * left;
+    },
+    loads.reduce((sum, { cost }) => sum + cost, 0),
+  );
+}
+
 describe("the relaxed plan and the plans it leads to", () => {
-  test("its bound lies under every plan, diving and the known loads make plans that keep their days (property)", () => {
+  test("it costs no more than any plan, and no load that it knows would pay (property)", () => {
     fc.assert(
-      fc.property(fc.nat(10_000), (seed) => {
-        const numbers = roundsNumbers(smallRound(seed, 4, 8));
-        const good = costOf(numbers, goodAssignment(numbers, 50));
-        const pool = new LoadPool();
-        const relaxed = relaxedPlan(numbers, pool, [], PATIENT);
-        expect(relaxed.bound).toBeLessThanOrEqual(good + 1e-6);
-        const left = (loads: readonly DayLoad[]) =>
-          numbers.kinds.reduce((sum, { jobs, left: price }, kind) => {
-            const done = loads.reduce(
-              (all, { taken }) => all + (taken.find(([one]) => one === kind)?.[1] ?? 0),
-              0,
-            );
-            expect(done).toBeLessThanOrEqual(jobs.length);
-            return sum + (jobs.length - done) * price;
-          }, 0);
+      fc.property(ROUND, (numbers) => {
+        const { table, plan } = relaxedOverAll(numbers);
+        expect(plan.cost).toBeLessThanOrEqual(costOf(numbers, goodAssignment(numbers, 50)) + 1e-5);
+        const dear = dearness(numbers, table, plan);
+        expect(Math.min(...dear)).toBeGreaterThanOrEqual(-1e-5);
+        for (const { load } of plan.parts) expect(dear[load]).toBeCloseTo(0, 4);
+      }),
+      { numRuns: 25, seed: 3 },
+    );
+  });
+
+  test("diving and the solver make plans that keep their days and cost no less (property)", () => {
+    fc.assert(
+      fc.property(ROUND, (numbers) => {
+        const { table, plan } = relaxedOver(numbers);
+        const { cost } = relaxedOverAll(numbers).plan;
+        const known = [...Array(table.count).keys()].map((load) => table.load(load));
         for (const loads of [
-          divedPlan(numbers, pool.loads, relaxed, PATIENT),
-          wholePlan(numbers, pool.loads, solve, 10) ?? [],
+          divedPlan(numbers, table, plan, () => false),
+          wholePlan(numbers, known, solve, 10).loads,
         ]) {
           expect(new Set(loads.map(({ day }) => day)).size).toBe(loads.length);
-          const cost = loads.reduce((sum, load) => sum + load.cost, 0) + left(loads);
-          expect(cost).toBeGreaterThanOrEqual(relaxed.bound - 1e-6);
+          expect(costWith(numbers, loads)).toBeGreaterThanOrEqual(cost - 1e-5);
         }
       }),
       { numRuns: 25, seed: 9 },
     );
   });
 
-  test("a branch raises the bound or leaves it: a yard shut on every day leaves its jobs out", () => {
-    const numbers = roundsNumbers(smallRound(12, 3, 6));
-    const free = relaxedPlan(numbers, new LoadPool(), [], PATIENT).bound;
-    const shut = relaxedPlan(
-      numbers,
-      new LoadPool(),
-      [0, 1].map((day) => ({ what: "yard", index: 0, day, sense: "<=", bound: 0 }) as const),
-      PATIENT,
+  test("a limit costs the same gone on from a plan as from the beginning; tried, no more (property)", () => {
+    fc.assert(
+      fc.property(ROUND, fc.nat(3), fc.constantFrom(1, -1), (numbers, yard, sense) => {
+        const { table, plan } = relaxedOverAll(numbers);
+        const loads = Int32Array.from(
+          [...Array(table.count).keys()].filter((load) => ((table.mask[load] ?? 0) >> yard) & 1),
+        );
+        // The yard is not visited at all, or twice.
+        const limit: Limit = {
+          loads,
+          times: new Int8Array(loads.length).fill(sense),
+          most: sense === 1 ? 0 : -2,
+        };
+        const gone = relaxedPlan(numbers, table, plan, { more: [limit] });
+        const anew = relaxedPlan(
+          numbers,
+          table,
+          { ...knownBy(numbers, table, plan), limits: [] },
+          { more: [limit] },
+        );
+        expect(gone.cost).toBeCloseTo(anew.cost, 4);
+        expect(gone.cost).toBeGreaterThanOrEqual(plan.cost - 1e-5);
+        const tried = triedCosts(numbers, table, { ...plan, active: [...Array(table.count).keys()] })(limit);
+        if (gone.cost < 1e5) expect(tried).toBeLessThanOrEqual(gone.cost + 1e-4);
+      }),
+      { numRuns: 60, seed: 5 },
     );
-    expect(shut.bound).toBeGreaterThanOrEqual(free - 1e-6);
-    expect(shut.out).toBeGreaterThanOrEqual(2 - 1e-6);
   });
 
-  test("where it comes to rest no known load would pay, and those it uses just pay (property)", () => {
+  test("cuts are passed by the relaxed plan and kept by the best whole one; with them it costs no less (property)", () => {
+    let cutting = 0;
     fc.assert(
       fc.property(fc.nat(10_000), (seed) => {
         const numbers = roundsNumbers(smallRound(seed, 5, 10));
-        const pool = new LoadPool();
-        const { prices, parts } = relaxedPlan(numbers, pool, [], PATIENT);
-        for (const load of pool.loads)
-          expect(reducedCost(numbers, [], load, prices)).toBeGreaterThanOrEqual(-1e-3);
-        for (const { load } of parts) expect(reducedCost(numbers, [], load, prices)).toBeCloseTo(0, 3);
-      }),
-      { numRuns: 25, seed: 3 },
-    );
-  });
-
-  test("a branch gone on from where its parent came to rest costs what it costs from the beginning (property)", () => {
-    const some = fc.record({
-      seed: fc.nat(10_000),
-      yard: fc.nat(4),
-      day: fc.constantFrom(ANY_DAY, 0, 1),
-      most: fc.boolean(),
-    });
-    fc.assert(
-      fc.property(some, ({ seed, yard, day, most }) => {
-        const numbers = roundsNumbers(smallRound(seed, 5, 10));
-        const pool = new LoadPool();
-        const parent = relaxedPlan(numbers, pool, [], PATIENT);
-        const visits = parent.parts.reduce(
-          (sum, { load, part }) =>
-            sum + ((day === ANY_DAY || load.day === day) && load.mask & (1 << yard) ? part : 0),
-          0,
-        );
-        fc.pre(Math.abs(visits - Math.round(visits)) > 0.01);
-        const branch: Branch = most
-          ? { what: "yard", index: yard, day, sense: "<=", bound: Math.floor(visits) }
-          : { what: "yard", index: yard, day, sense: ">=", bound: Math.ceil(visits) };
-        const anew = relaxedPlan(numbers, new LoadPool(), [branch], PATIENT);
-        const gone = relaxedPlan(numbers, pool, [branch], PATIENT, { from: parent, dear: 5 });
-        expect(gone.bound).toBeCloseTo(anew.bound, 3);
-        expect(gone.bound).toBeGreaterThanOrEqual(parent.bound - 1e-3);
-        // Only tried: nothing new is looked for, so it is no cheaper.
-        const tried = relaxedPlan(numbers, new LoadPool(pool.loads), [branch], PATIENT, {
-          from: parent,
-          known: true,
+        const { table, plan } = relaxedOverAll(numbers);
+        const cuts = cutsPassed(numbers, table, plan);
+        const whole = branched(numbers, table, plan, {
+          ...PATIENTLY,
+          best: () => 1e6,
+          few: (loads) => bestOf(numbers, loads),
         });
-        expect(tried.cost).toBeGreaterThanOrEqual(anew.bound - 1e-3);
+        const best = bestOf(numbers, table).loads;
+        const countIn = ({ loads, times }: Limit, name: string) => {
+          const at = loads.findIndex((load) => JSON.stringify(table.load(load)) === name);
+          return at === -1 ? 0 : (times[at] ?? 0);
+        };
+        for (const cut of cuts) {
+          cutting += 1;
+          const relaxed = plan.parts.reduce(
+            (sum, { load, part }) => sum + part * countIn(cut, JSON.stringify(table.load(load))),
+            0,
+          );
+          expect(relaxed).toBeGreaterThan(cut.most);
+          const kept = best.reduce((sum, load) => sum + countIn(cut, JSON.stringify(load)), 0);
+          expect(kept).toBeLessThanOrEqual(cut.most);
+        }
+        const tight = relaxedPlan(numbers, table, plan, { more: cuts });
+        expect(tight.cost).toBeGreaterThanOrEqual(plan.cost - 1e-5);
+        expect(tight.cost).toBeLessThanOrEqual(costWith(numbers, best) + 1e-5);
+        expect(whole).toBeGreaterThanOrEqual(tight.cost - 1e-5);
       }),
-      { numRuns: 100, seed: 5 },
+      { numRuns: 15, seed: 2 },
+    );
+    expect(cutting).toBeGreaterThan(5);
+  });
+
+  test("what is out of reach leaves the table and changes nothing (property)", () => {
+    fc.assert(
+      fc.property(ROUND, (numbers) => {
+        const { table, plan } = relaxedOverAll(numbers);
+        const best = costWith(numbers, bestOf(numbers, table).loads);
+        const less = narrowed(numbers, table, slimmed(numbers, table, plan), best + 1e-6);
+        expect(less.table.count).toBeLessThanOrEqual(table.count);
+        expect(costWith(numbers, bestOf(numbers, less.table).loads)).toBeCloseTo(best, 6);
+        expect(relaxedPlan(numbers, less.table, less.plan).cost).toBeCloseTo(plan.cost, 5);
+      }),
+      { numRuns: 20, seed: 4 },
     );
   });
 
-  test("a pool keeps each load once", () => {
-    const pool = new LoadPool();
-    const load = { name: "0:1,1", day: 0, mask: 1, taken: [[1, 1]] as const, cost: 3 };
-    pool.keep(load);
-    pool.keep({ ...load });
-    pool.keep({ ...load, name: "1:1,1", day: 1 });
-    expect(pool.loads.map(({ name }) => name)).toEqual(["0:1,1", "1:1,1"]);
+  test("a proof ends at the best plan; where it is not known, at no more than it (property)", () => {
+    fc.assert(
+      fc.property(ROUND, (numbers) => {
+        const { plan } = relaxedOver(numbers);
+        const best = costWith(numbers, bestOf(numbers, relaxedOverAll(numbers).table).loads);
+        const few = (loads: LoadTable) => bestOf(numbers, loads);
+        expect(provenBound(numbers, plan, { ...PATIENTLY, best: () => best, few })).toBeCloseTo(best, 5);
+        let offered = Number.POSITIVE_INFINITY;
+        const search = {
+          ...PATIENTLY,
+          few,
+          best: () => Math.min(best + 40, offered),
+          offer: (loads: readonly DayLoad[]) => {
+            const days = new Set(loads.map(({ day }) => day));
+            if (days.size === loads.length) offered = Math.min(offered, costWith(numbers, loads));
+          },
+        };
+        expect(provenBound(numbers, plan, search)).toBeCloseTo(best, 5);
+      }),
+      { numRuns: 15, seed: 6 },
+    );
   });
 });
 
