@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import { roster } from "~core/cycle/roster";
 import { comingHorses, type PlannedHorse } from "~core/forge/planned";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
+import { EXAMPLE_NAILS } from "~core/shoe/nails";
 import { loadList } from "~core/rounds/loadList";
 import { wordingFor } from "~core/units/wording";
 import { round } from "./round.fixture";
@@ -26,7 +27,7 @@ const coming = comingHorses(roster(round.horses, round.yards, round.visits), TOD
   });
 
 describe("what to load for the demo’s day", () => {
-  const list = loadList(coming, DEFAULT_SETTINGS, round.forged, wordingFor(DEFAULT_SETTINGS));
+  const list = loadList(coming, DEFAULT_SETTINGS, round.forged, [], wordingFor(DEFAULT_SETTINGS));
 
   test("a shoe for every foot that is shod, each with its steel, by its horses", () => {
     const feet = coming.reduce((sum, { horse }) => sum + (horse.finish === "full set" ? 4 : 2), 0);
@@ -47,13 +48,29 @@ describe("what to load for the demo’s day", () => {
     );
   });
 
+  test("each nail is of a size of the table that has its head; with another table, of that one; no size where none fits", () => {
+    for (const { pattern, size } of list.nails) {
+      const row = EXAMPLE_NAILS.find(({ name }) => name === size?.name);
+      expect([row?.pattern, row?.lengthMm]).toEqual([pattern, size?.lengthMm]);
+    }
+    expect(list.nails.length).toBeGreaterThan(new Set(list.nails.map(({ pattern }) => pattern)).size);
+    const [first] = list.nails;
+    if (!first) throw new Error("the demo is shod today");
+    const own = [{ name: "long ones", pattern: first.pattern, lengthMm: 120 }];
+    const mine = loadList(coming, DEFAULT_SETTINGS, round.forged, own, wordingFor(DEFAULT_SETTINGS)).nails;
+    expect(mine.find(({ pattern }) => pattern === first.pattern)?.size).toEqual(own[0]);
+    expect(
+      mine.filter(({ pattern }) => pattern !== first.pattern).every(({ size }) => size === undefined),
+    ).toBe(true);
+  });
+
   test("nobody shod, nothing to load; a horse whose shoes were never noted is named", () => {
     const empty = { shoes: [], nails: [], pads: [], packings: [], studs: [], unknown: [] };
-    expect(loadList([], DEFAULT_SETTINGS, [], wordingFor(DEFAULT_SETTINGS))).toEqual(empty);
+    expect(loadList([], DEFAULT_SETTINGS, [], [], wordingFor(DEFAULT_SETTINGS))).toEqual(empty);
     const [first] = coming;
     if (!first) throw new Error("the demo has horses today");
     const bare = { ...first, records: { ...first.records, shoes: [] } };
-    expect(loadList([bare], DEFAULT_SETTINGS, [], wordingFor(DEFAULT_SETTINGS)).unknown).toEqual([
+    expect(loadList([bare], DEFAULT_SETTINGS, [], [], wordingFor(DEFAULT_SETTINGS)).unknown).toEqual([
       first.horse.name,
     ]);
   });

@@ -27,14 +27,15 @@ export async function readPlanning(): Promise<PlanningRecords> {
 
 /** One day's plan, and the horses on it with what their shoes are worked out from. */
 export async function readDay(date: string) {
-  const [{ rows }, horses, log] = await Promise.all([
+  const [{ rows }, horses, log, nails] = await Promise.all([
     readRoster(),
     readPlannedHorses(date),
     session.db.forged.toArray(),
+    session.db.nailSizes.toArray(),
   ]);
   const plan = planOfDay(rows, date);
   const names = new Set(plan.stops.flatMap(({ jobs }) => jobs.map(({ horse }) => horse.id)));
-  return { plan, log, load: horses.filter(({ horse }) => names.has(horse.id)) };
+  return { plan, log, nails, load: horses.filter(({ horse }) => names.has(horse.id)) };
 }
 
 /** Every reading there is: what forecasts of the whole round learn from. */

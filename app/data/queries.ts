@@ -92,12 +92,13 @@ export async function readHorseFile(horseId: string): Promise<HorseFile | undefi
 /** Every horse of the round, by yard and name. */
 export async function readRoster(): Promise<{ rows: RosterRow[]; yards: Yard[] }> {
   const { db } = session;
-  const [horses, yards, visits] = await Promise.all([
+  const [horses, yards, visits, shoes] = await Promise.all([
     db.horses.toArray(),
     db.yards.toArray(),
     db.visits.toArray(),
+    db.shoes.toArray(),
   ]);
-  const rows = roster(horses, yards, visits);
+  const rows = roster(horses, yards, visits, shoes);
   return { rows, yards };
 }
 

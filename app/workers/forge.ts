@@ -3,6 +3,7 @@ import type { CutList, CutListQuestion } from "~core/forge/cutlist/cutList";
 import type { PlannedHorse, PlannedPiece } from "~core/forge/planned";
 import type { Forged } from "~core/record/forge";
 import type { LoadList } from "~core/rounds/loadList";
+import type { NailRow } from "~core/record/shoe";
 import type { Settings } from "~core/record/settings";
 import type { Result } from "~core/result";
 import type { ForgeWorker } from "./forge.worker";
@@ -25,5 +26,9 @@ export const piecesInWorker = (
   log: Forged[],
 ): Running<PlannedPiece[]> => inWorker((remote) => remote.pieces(horses, settings, log));
 
-export const loadInWorker = (horses: PlannedHorse[], settings: Settings, log: Forged[]): Running<LoadList> =>
-  inWorker((remote) => remote.load(horses, settings, log));
+export const loadInWorker = (
+  horses: PlannedHorse[],
+  settings: Settings,
+  log: Forged[],
+  nails: NailRow[],
+): Running<LoadList> => inWorker((remote) => remote.load(horses, settings, log, nails));

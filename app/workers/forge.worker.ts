@@ -6,6 +6,7 @@ import { plannedPieces, type PlannedHorse } from "~core/forge/planned";
 import { highsSolver } from "~core/math/programme";
 import { loadList } from "~core/rounds/loadList";
 import type { Forged } from "~core/record/forge";
+import type { NailRow } from "~core/record/shoe";
 import type { Settings } from "~core/record/settings";
 import { wordingFor } from "~core/units/wording";
 
@@ -19,8 +20,8 @@ const forgeWorker = {
   },
   pieces: (horses: PlannedHorse[], settings: Settings, log: Forged[]) =>
     horses.flatMap((horse) => plannedPieces(horse, settings, log, wordingFor(settings))),
-  load: (horses: PlannedHorse[], settings: Settings, log: Forged[]) =>
-    loadList(horses, settings, log, wordingFor(settings)),
+  load: (horses: PlannedHorse[], settings: Settings, log: Forged[], nails: NailRow[]) =>
+    loadList(horses, settings, log, nails, wordingFor(settings)),
 };
 export type ForgeWorker = typeof forgeWorker;
 

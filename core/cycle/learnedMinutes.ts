@@ -16,24 +16,27 @@ export function visitMinutes({ startedAt, signedAt, status }: Visit): number | u
 
 /**
  * Minutes for each horse, from the visits' own clocks: those of its kind of job drawn towards the trade's, its own drawn
- * towards those of its kind, each as far as there are few of them (n / (n + 3)). Whole minutes.
+ * towards those of its kind, each as far as there are few of them (n / (n + 3)). Horses with a bar or
+ * a pad (`extra`) are a kind of their own. Whole minutes.
  */
-export function learnedMinutes(horses: readonly Horse[], visits: readonly Visit[]): Map<string, number> {
+export function learnedMinutes(
+  horses: readonly Horse[],
+  visits: readonly Visit[],
+  extra: ReadonlySet<string> = new Set(),
+): Map<string, number> {
   const timed = new Map<string, number[]>();
   for (const visit of visits) {
     const minutes = visitMinutes(visit);
     if (minutes !== undefined) timed.set(visit.horseId, [...(timed.get(visit.horseId) ?? []), minutes]);
   }
-  const ofKind = (finish: Horse["finish"], difficult: boolean) =>
-    horses
-      .filter((horse) => horse.finish === finish && (horse.habits !== "") === difficult)
-      .flatMap(({ id }) => timed.get(id) ?? []);
+  const keyOf = ({ id, finish, habits }: Horse) => `${finish} ${habits !== ""} ${extra.has(id)}`;
+  const ofKind = (key: string) =>
+    horses.filter((horse) => keyOf(horse) === key).flatMap(({ id }) => timed.get(id) ?? []);
   const usual = new Map<string, number>();
   return new Map(
     horses.map((horse) => {
-      const difficult = horse.habits !== "";
-      const key = `${horse.finish} ${difficult}`;
-      const kind = usual.get(key) ?? drawn(ofKind(horse.finish, difficult), jobMinutes(horse));
+      const key = keyOf(horse);
+      const kind = usual.get(key) ?? drawn(ofKind(key), jobMinutes(horse, extra.has(horse.id)));
       usual.set(key, kind);
       return [horse.id, Math.round(drawn(timed.get(horse.id) ?? [], kind))];
     }),

@@ -1,17 +1,21 @@
 import type { Horse } from "../record/horse";
+import type { ShoeRecord } from "../record/shoe";
 import type { Visit } from "../record/visit";
 import type { Yard } from "../record/yard";
 import type { RosterRow } from "./dayPlan";
+import { hasBarOrPad } from "./jobMinutes";
 import { learnedMinutes } from "./learnedMinutes";
 
 /**
- * Every horse with its yard, its last signed visit, the one that is to come, and its usual minutes; by yard and name.
+ * Every horse with its yard, its last signed visit, the one that is to come, and its usual minutes (longer
+ * where its last shoes have a bar or a pad); by yard and name.
  * A horse that is no longer on the round is left out, and one whose yard is not there.
  */
 export function roster(
   horses: readonly Horse[],
   yards: readonly Yard[],
   visits: readonly Visit[],
+  shoes: readonly Pick<ShoeRecord, "visitId" | "spec">[] = [],
 ): RosterRow[] {
   const yardById = new Map(yards.map((yard) => [yard.id, yard]));
   const last = new Map<string, Visit>();
@@ -20,7 +24,12 @@ export function roster(
     (a, b) => a.date.localeCompare(b.date) || (a.at ?? "").localeCompare(b.at ?? ""),
   );
   for (const visit of inOrder) (visit.status === "signed" ? last : coming).set(visit.horseId, visit);
-  const minutes = learnedMinutes(horses, visits);
+  const extra = new Set(shoes.flatMap(({ visitId, spec }) => (spec && hasBarOrPad(spec) ? [visitId] : [])));
+  const minutes = learnedMinutes(
+    horses,
+    visits,
+    new Set([...last].flatMap(([horse, visit]) => (extra.has(visit.id) ? [horse] : []))),
+  );
   const rows = horses.flatMap((horse) => {
     const yard = yardById.get(horse.yardId);
     if (!yard || horse.left) return [];

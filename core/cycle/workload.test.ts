@@ -2,9 +2,11 @@ import { describe, expect, test } from "@jest/globals";
 import { addDays, daysBetween } from "../calendar/date";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import { nothingRead, type Reading } from "../record/reading";
-import { horseAt, rowsOf, TODAY } from "../rounds/round.fixture";
+import { horseAt, rowsOf, TODAY, YARDS } from "../rounds/round.fixture";
+import { ordinaryShoe, type Specification } from "../shoe/specification";
 import { boardGroups, boardRows } from "./board";
 import { learnedMinutes } from "./learnedMinutes";
+import { roster } from "./roster";
 import { forecastHorse, roundForecast, workload, type ForecastHorse } from "./workload";
 import { weeksInWords } from "./workloadWords";
 
@@ -159,6 +161,21 @@ describe("learned minutes", () => {
     const plain = horseAt("north", "Plain").horse;
     const hard = horseAt("north", "Hard", { habits: "Kicks." }).horse;
     expect([...learnedMinutes([plain, hard], []).values()]).toEqual([75, 98]);
+  });
+
+  test("a bar or a pad takes twenty minutes more, as the shoes of the last visit have it", () => {
+    const { horse: barred, visits } = horseAt("north", "Barred");
+    const hard = horseAt("north", "Hard", { habits: "Kicks." }).horse;
+    expect([...learnedMinutes([barred, hard], [], new Set(["barred", "hard"])).values()]).toEqual([95, 124]);
+    const spec = (more: Partial<Specification>) => ({ ...ordinaryShoe("LF", 500), ...more });
+    const minutesWith = (visitId: string, more: Partial<Specification>) =>
+      roster([barred], YARDS, visits, [{ visitId, spec: spec(more) }])[0]?.minutes;
+    expect([
+      minutesWith("barred-last", { type: "egg bar" }),
+      minutesWith("barred-last", { pad: "flat" }),
+      minutesWith("barred-last", {}),
+      minutesWith("earlier", { type: "egg bar" }),
+    ]).toEqual([95, 95, 75, 75]);
   });
 
   test("its own visits draw it away from its kind, and its kind away from the trade", () => {

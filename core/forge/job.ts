@@ -1,5 +1,5 @@
 import { isFore, type Limb, type Side } from "../foot/limb";
-import { eachSide } from "../foot/parametric/parameters";
+import { eachSide, type FootParameters } from "../foot/parametric/parameters";
 import type { Forged, Forging } from "../record/forge";
 import type { Settings } from "../record/settings";
 import type { Result } from "../result";
@@ -21,6 +21,8 @@ export interface ForgeJob {
   end: "fore" | "hind";
   spec: Specification;
   fit: Fit;
+  /** The foot that it is fitted to, where there is one. */
+  drawn?: FootParameters;
   /** The two measures that were asked for; the outline is then an estimate. */
   asked?: Asked;
 }
@@ -43,12 +45,13 @@ export function jobByMeasures({
 }
 
 export function jobOfFoot(place: Place, settings: Settings, wording: Wording): ForgeJob {
-  const { spec, fit } = standingBench(place, settings, wording);
+  const { spec, fit, drawn } = standingBench(place, settings, wording);
   return {
     name: `${place.horse.name}, ${wording.limb(place.limb)}`,
     end: endOf(place.limb),
     spec,
     fit,
+    drawn,
   };
 }
 

@@ -5,6 +5,8 @@ import type { PlannedHorse } from "../forge/planned";
 import { isShod } from "../record/horse";
 import type { Forged } from "../record/forge";
 import type { Settings } from "../record/settings";
+import type { NailSize } from "../shoe/nails";
+import { nailTable } from "../shoe/nailTable";
 import { specInWords, type HeadPattern, type Specification } from "../shoe/specification";
 import type { Wording } from "../units/wording";
 
@@ -12,7 +14,8 @@ import type { Wording } from "../units/wording";
 export interface LoadList {
   /** Shoes alike in everything, with the length of steel that each takes. */
   shoes: { words: string; end: "fore" | "hind"; horses: string[]; lengths: number[] }[];
-  nails: { pattern: HeadPattern; count: number; withSpares: number }[];
+  /** By head, and by size of the table; without a size where none of it has this head or is long enough. */
+  nails: { pattern: HeadPattern; size: NailSize | undefined; count: number; withSpares: number }[];
   pads: { pad: Specification["pad"]; count: number }[];
   packings: { packing: Specification["packing"]; count: number }[];
   studs: { words: string; count: number }[];
@@ -31,10 +34,11 @@ export function loadList(
   horses: readonly PlannedHorse[],
   settings: Settings,
   log: readonly Forged[],
+  ownNails: readonly NailSize[],
   wording: Wording,
 ): LoadList {
   const shoes = new Map<string, LoadList["shoes"][number]>();
-  const nails = new Map<HeadPattern, number>();
+  const nails = new Map<string, { pattern: HeadPattern; size: NailSize | undefined; count: number }>();
   const pads = new Map<Specification["pad"], number>();
   const packings = new Map<Specification["packing"], number>();
   const studs = new Map<string, number>();
@@ -61,7 +65,10 @@ export function loadList(
       if (!row.horses.includes(horse.name)) row.horses.push(horse.name);
       row.lengths.push(jobStock(job, settings, log, wording).cut);
       shoes.set(key, row);
-      add(nails, spec.pattern, spec.nailsMedial + spec.nailsLateral);
+      const size = job.drawn && nailTable(job.fit, job.drawn, ownNails).size;
+      const box = nails.get(`${spec.pattern} ${size?.name}`) ?? { pattern: spec.pattern, size, count: 0 };
+      box.count += spec.nailsMedial + spec.nailsLateral;
+      if (box.count > 0) nails.set(`${spec.pattern} ${size?.name}`, box);
       if (spec.pad !== "none") add(pads, spec.pad, 1);
       if (spec.packing !== "none") add(packings, spec.packing, 1);
       if (spec.traction === "road pins") add(studs, "road pins", 2);
@@ -72,11 +79,11 @@ export function loadList(
     shoes: [...shoes.values()].sort(
       (a, b) => a.end.localeCompare(b.end) || b.lengths.length - a.lengths.length,
     ),
-    nails: [...nails].map(([pattern, count]) => ({
-      pattern,
-      count,
-      withSpares: count + Math.ceil(count / SPARE_NAIL_IN),
-    })),
+    nails: [...nails.values()]
+      .map((box) => ({ ...box, withSpares: box.count + Math.ceil(box.count / SPARE_NAIL_IN) }))
+      .sort(
+        (a, b) => a.pattern.localeCompare(b.pattern) || (a.size?.lengthMm ?? 0) - (b.size?.lengthMm ?? 0),
+      ),
     pads: [...pads].map(([pad, count]) => ({ pad, count })),
     packings: [...packings].map(([packing, count]) => ({ packing, count })),
     studs: [...studs].map(([words, count]) => ({ words, count })),

@@ -30,6 +30,8 @@ export interface NailTable {
   exit: number;
   /** The longest that is needed, 0 without nails. */
   needed: number;
+  /** The nail of the table that all of them are; undefined where none has this head or is long enough. */
+  size: NailSize | undefined;
   says: (wording: Wording) => string;
 }
 
@@ -71,6 +73,7 @@ export function nailTable(fit: Fit, drawn: FootParameters, own: readonly NailSiz
     rows,
     exit,
     needed,
+    size: picked.kind === "found" && rows.length > 0 ? picked.nail : undefined,
     says: (wording) => {
       if (rows.length === 0) return "No nails.";
       const size =

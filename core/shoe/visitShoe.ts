@@ -1,3 +1,4 @@
+import type { FootParameters } from "../foot/parametric/parameters";
 import { landingOf } from "../gait/watching";
 import type { VisitFoot } from "../cycle/visitFoot";
 import { footFacts, type FootFacts } from "../foot/findings/facts";
@@ -177,6 +178,8 @@ export function visitShoe(place: Place, settings: Settings, wording: Wording): V
 
 /** A choice with its fit worked out: what every drawing and number of the shoe bench shows. */
 export interface ShoeBench {
+  /** The foot that it is fitted to. */
+  drawn: FootParameters;
   spec: Specification;
   fit: Fit;
   checks: ShoeCheck[];
@@ -212,6 +215,7 @@ export function fitChoice(
   const fit = fitShoe(question);
   const { prescription } = shoe.shoeFacts;
   return {
+    drawn: shoe.toShoe.drawn,
     spec,
     fit,
     fromToe,

@@ -8,6 +8,7 @@ import { minutesInWords, type DayPlan } from "~core/cycle/dayPlan";
 import { dueReason } from "~core/cycle/dueWords";
 import type { PlannedHorse } from "~core/forge/planned";
 import type { Forged } from "~core/record/forge";
+import type { NailRow } from "~core/record/shoe";
 import { Load } from "./Load";
 import "./day.css";
 
@@ -16,10 +17,11 @@ interface DayProps {
   plan: DayPlan;
   load: PlannedHorse[];
   log: Forged[];
+  nails: NailRow[];
 }
 
 /** One day on paper: where, when, who, what to watch, what to load. */
-export function DayView({ date, plan, load, log }: DayProps) {
+export function DayView({ date, plan, load, log, nails }: DayProps) {
   const wording = useWording();
   const { stops, horses, workMinutes } = plan;
   const out = async (kind: "ics" | "csv") => {
@@ -88,7 +90,7 @@ export function DayView({ date, plan, load, log }: DayProps) {
           </div>
         </section>
       ))}
-      {horses > 0 && <Load horses={load} log={log} />}
+      {horses > 0 && <Load horses={load} log={log} nails={nails} />}
       <p className="quiet day-foot">
         <Fractions text="Times, minutes and lengths are estimates. Local law decides who may shoe; a lame horse is the vet’s first." />
       </p>

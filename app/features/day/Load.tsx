@@ -4,18 +4,25 @@ import { useSettings, useWording } from "~app/ui/useWording";
 import { loadInWorker } from "~app/workers/forge";
 import type { PlannedHorse } from "~core/forge/planned";
 import type { Forged } from "~core/record/forge";
+import type { NailRow } from "~core/record/shoe";
 import type { LoadList } from "~core/rounds/loadList";
 
+interface LoadProps {
+  horses: PlannedHorse[];
+  log: Forged[];
+  nails: NailRow[];
+}
+
 /** What goes into the van: worked out in a worker from the shoes they wear. */
-export function Load({ horses, log }: { horses: PlannedHorse[]; log: Forged[] }) {
+export function Load({ horses, log, nails }: LoadProps) {
   const settings = useSettings();
   const wording = useWording();
   const [found, setFound] = useState<LoadList>();
   useEffect(() => {
-    const work = loadInWorker(horses, settings, log);
+    const work = loadInWorker(horses, settings, log, nails);
     void work.answer.then(setFound);
     return work.cancel;
-  }, [horses, settings, log]);
+  }, [horses, settings, log, nails]);
   return (
     <section className="day-load" aria-label="What to load">
       <h2>What to load</h2>
@@ -38,12 +45,19 @@ export function Load({ horses, log }: { horses: PlannedHorse[]; log: Forged[] })
             ))}
           </ul>
           <ul>
-            {found.nails.map(({ pattern, count, withSpares }) => (
-              <li key={pattern}>
+            {found.nails.map(({ pattern, size, count, withSpares }) => (
+              <li key={pattern + (size?.name ?? "")}>
                 <span className="load-count">{withSpares}</span>
                 <span>
-                  <span className="strong">nails, {pattern} heads</span>
+                  <span className="strong">
+                    {size ? `nails, ${size.name}` : `nails, ${pattern} heads, longer than your table has`}
+                  </span>
                   <span className="quiet load-names">
+                    {size && (
+                      <>
+                        <Fractions text={wording.length(size.lengthMm)} /> ·{" "}
+                      </>
+                    )}
                     {count} and {withSpares - count} spare
                   </span>
                 </span>
