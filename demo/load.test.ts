@@ -53,12 +53,34 @@ describe("what to load for the demo’s day", () => {
       const row = EXAMPLE_NAILS.find(({ name }) => name === size?.name);
       expect([row?.pattern, row?.lengthMm]).toEqual([pattern, size?.lengthMm]);
     }
-    expect(list.nails.length).toBeGreaterThan(new Set(list.nails.map(({ pattern }) => pattern)).size);
     const [first] = list.nails;
     if (!first) throw new Error("the demo is shod today");
-    const own = [{ name: "long ones", pattern: first.pattern, lengthMm: 120 }];
+    const own = Array.from({ length: 400 }, (_, step) => ({
+      name: `own ${step}`,
+      pattern: first.pattern,
+      lengthMm: 20 + step / 10,
+    }));
     const mine = loadList(coming, DEFAULT_SETTINGS, round.forged, own, wordingFor(DEFAULT_SETTINGS)).nails;
-    expect(mine.find(({ pattern }) => pattern === first.pattern)?.size).toEqual(own[0]);
+    const sizes = mine.flatMap(({ pattern, size }) =>
+      pattern === first.pattern ? [size?.lengthMm ?? 0] : [],
+    );
+    expect(sizes).toEqual([...sizes].sort((a, b) => a - b));
+    expect(Math.min(...sizes)).toBeGreaterThan(20);
+    // A thicker shoe takes a longer nail.
+    const thicker = coming.map((one) => ({
+      ...one,
+      records: {
+        ...one.records,
+        shoes: one.records.shoes.map((shoe) =>
+          shoe.spec ? { ...shoe, spec: { ...shoe.spec, thickness: shoe.spec.thickness + 4 } } : shoe,
+        ),
+      },
+    }));
+    const longer = loadList(thicker, DEFAULT_SETTINGS, round.forged, own, wordingFor(DEFAULT_SETTINGS)).nails;
+    expect(longer.find(({ pattern }) => pattern === first.pattern)?.size?.lengthMm).toBeCloseTo(
+      (sizes[0] ?? 0) + 4,
+      6,
+    );
     expect(
       mine.filter(({ pattern }) => pattern !== first.pattern).every(({ size }) => size === undefined),
     ).toBe(true);

@@ -302,3 +302,26 @@ test("a number is measured again without looking: a pair is kept, the reading st
   await expect(page.getByText("Dorsal angle: 1° apart. 1 of 10 angle pairs.")).toBeVisible();
   await expect(field(page, "Dorsal angle")).toHaveValue("50");
 });
+
+test("on a phone the second reading has the number pad to itself, and can be left", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openVisit(page, "survey");
+  const press = async (keys: string) => {
+    for (const key of keys) await page.getByRole("button", { name: key, exact: true }).click();
+  };
+  await field(page, "Dorsal angle").fill("50");
+  await field(page, "Dorsal angle").blur();
+  await field(page, "Dorsal angle").focus();
+  await page.getByRole("button", { name: "Dorsal angle: measure it again" }).click();
+  const again = page.getByRole("textbox", { name: /^Dorsal angle a second time/ });
+  await press("52");
+  await expect(again).toHaveValue("52");
+  await page.getByRole("button", { name: "Leave it" }).click();
+  await expect(field(page, "Dorsal angle")).toHaveValue("50");
+  await page.getByRole("button", { name: "Dorsal angle: measure it again" }).click();
+  await expect(again).toHaveValue("");
+  await press("49");
+  await page.getByRole("button", { name: "Keep the pair" }).click();
+  await expect(page.getByText("Dorsal angle: 1° apart. 1 of 10 angle pairs.")).toBeVisible();
+  await expect(field(page, "Dorsal angle")).toHaveValue("50");
+});

@@ -230,7 +230,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         tables={<FootTables facts={facts} />}
       />
       {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}
-      {way === "lane" && lane.again}
+      {way === "lane" && lane.againView}
       {way === "calliper" && calliper.calliperView({ picture: solePicture, onEnd })}
       {way === "marks" && (
         <MarksEntry

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
+import { useShortcuts } from "~app/ui/useShortcuts";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { readAxis } from "~core/foot/axis";
 import { levelOf } from "~core/foot/level";
@@ -139,28 +140,63 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
     return wording.measure(target);
   };
 
-  const laneView = (parts: { picture: React.ReactNode; onEnd: () => void }) => (
-    <FastLane
-      fields={lane}
-      active={active}
-      unit={wording.unit}
-      lastName={moment === "before" ? "last" : "before"}
-      onActive={setActive}
-      onType={type}
-      onSettle={settle}
-      {...pad}
-      onSame={() => {
-        const before = compared[active];
-        if (!before) return;
-        type(active, showMeasured(active, before.value, wording));
-        settle(active);
-      }}
-      onEnd={parts.onEnd}
-      picture={parts.picture}
-    />
+  const [again, setAgain] = useState<Measure>();
+  const [said, setSaid] = useState<string>();
+  const startAgain = () => {
+    if (!stored[active]) return;
+    setSaid(undefined);
+    setAgain(active);
+  };
+  useShortcuts({ m: startAgain, "alt+m": startAgain });
+  const firstValue = again && stored[again];
+  const laneView = (parts: { picture: React.ReactNode; onEnd: () => void }) =>
+    again && firstValue ? (
+      <MeasureAgain
+        key={`${blank.id}.${again}`}
+        measure={again}
+        first={firstValue}
+        date={visit.date}
+        place={blank.id}
+        onDone={(pairSaid) => {
+          setSaid(pairSaid);
+          setAgain(undefined);
+        }}
+      />
+    ) : (
+      <FastLane
+        fields={lane}
+        active={active}
+        unit={wording.unit}
+        lastName={moment === "before" ? "last" : "before"}
+        onActive={setActive}
+        onType={type}
+        onSettle={settle}
+        {...pad}
+        onSame={() => {
+          const before = compared[active];
+          if (!before) return;
+          type(active, showMeasured(active, before.value, wording));
+          settle(active);
+        }}
+        onEnd={parts.onEnd}
+        picture={parts.picture}
+      />
+    );
+  const againView = (
+    <div className="again">
+      {!again && stored[active] && (
+        <button type="button" className="text-button again-start" onClick={startAgain}>
+          {wording.measure(active)}: measure it again
+        </button>
+      )}
+      {said && (
+        <p className="quiet" role="status">
+          {said}
+        </p>
+      )}
+    </div>
   );
-  const again = <MeasureAgain measure={active} stored={stored[active]} date={visit.date} place={blank.id} />;
-  return { values, laneView, take, active, again };
+  return { values, laneView, take, active, againView };
 }
 
 /** The few words beside a number on a phone: axis, toe over target, heels uneven. */
