@@ -3,18 +3,18 @@ import type { Vector } from "~core/geometry/vector";
 import type { MarkedPhoto } from "~core/photo/readPhoto";
 import { expect } from "./round";
 
-/** Taps the true places of all corners and marks, one after the other, as the prompts ask; `most` of them. */
+/** Taps the true places of all corners and marks, one after the other, as the prompts ask; `most` of them; `again`: the marks alone. */
 export async function markAll(
   page: Page,
   truth: MarkedPhoto,
   marks: readonly string[],
-  { tap = false, most = Number.POSITIVE_INFINITY } = {},
+  { tap = false, most = Number.POSITIVE_INFINITY, again = false } = {},
 ): Promise<void> {
   const pane = page.locator(".picture-svg");
   await expect(pane).toBeVisible();
   await pane.scrollIntoViewIfNeeded();
   const corners = truth.scale.kind === "card" ? truth.scale.corners : [truth.scale.a, truth.scale.b];
-  const places = [...corners, ...marks.map((mark) => truth.points[mark] as Vector)];
+  const places = [...(again ? [] : corners), ...marks.map((mark) => truth.points[mark] as Vector)];
   for (const [index, at] of places.slice(0, most).entries()) {
     await expect(page.getByRole("region", { name: "Next mark" })).toContainText(
       `${index + 1} of ${places.length}`,

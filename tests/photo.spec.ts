@@ -101,6 +101,30 @@ test("what was taken by gauge outranks the picture; a mark can be placed again a
   await expect(field(page, "Toe length")).toHaveValue(String(Math.round(foot.toeLengthMm)));
 });
 
+test("a picture is marked a second time without seeing the first marks: pairs are kept, the reading stays", async ({
+  page,
+}) => {
+  const { file, truth } = photograph("side");
+  await openVisit(page, "survey");
+  await take(page, "side", file);
+  await markAll(page, truth, SIDE_MARKS);
+  const before = await numberOf(page, "Dorsal angle");
+  await page.getByRole("button", { name: "Mark it again, without looking" }).click();
+  await expect(page.getByRole("button", { name: "Wall, high", exact: true })).toHaveCount(0);
+  await expect(page.getByRole("table", { name: "What the picture says" })).toHaveCount(0);
+  const points = Object.fromEntries(
+    Object.entries(truth.points).map(([name, at]) => [
+      name,
+      [(at?.[0] ?? 0) + (name === "wallHigh" ? 25 : 0), at?.[1] ?? 0],
+    ]),
+  ) as typeof truth.points;
+  await markAll(page, { ...truth, points }, SIDE_MARKS, { again: true });
+  await page.getByRole("button", { name: "Keep the pairs" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "pairs kept" })).toContainText(/of 10 angle pairs/);
+  expect(await numberOf(page, "Dorsal angle")).toBe(before);
+  await expect(page.getByRole("button", { name: "Wall, high", exact: true }).first()).toBeVisible();
+});
+
 test("the other foot's picture is suspected from its marks, and can be changed over", async ({ page }) => {
   const { file, truth } = photograph("sole", "RF");
   await openVisit(page, "survey");

@@ -325,3 +325,19 @@ test("on a phone the second reading has the number pad to itself, and can be lef
   await expect(page.getByText("Dorsal angle: 1° apart. 1 of 10 angle pairs.")).toBeVisible();
   await expect(field(page, "Dorsal angle")).toHaveValue("50");
 });
+
+test("a length by calliper is measured again in the lane of its own", async ({ page }) => {
+  await openVisit(page, "survey");
+  await page.goto(`${page.url().split("?")[0]}?foot=LF&way=calliper`);
+  await field(page, "Back of sulcus to toe").fill("120");
+  await field(page, "Back of sulcus to toe").press("Enter");
+  await field(page, "Back of sulcus to toe").focus();
+  await page.getByRole("button", { name: "Back of sulcus to toe: measure it again" }).click();
+  const again = page.getByRole("textbox", { name: /^Back of sulcus to toe a second time/ });
+  await again.fill("122");
+  await again.press("Enter");
+  await expect(
+    page.getByText(/Back of sulcus to toe: 2(\.0)? mm apart. 1 of 10 length pairs./),
+  ).toBeVisible();
+  await expect(field(page, "Back of sulcus to toe")).toHaveValue("120");
+});

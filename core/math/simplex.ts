@@ -217,7 +217,7 @@ export class Simplex {
       if (step % STEPS_A_PRICE === 0)
         for (let column = 0; column < count; column++) reduced[column] = this.#reduced(column);
       const enters = this.#mending(leaves, reduced, pivots);
-      (globalThis as any).DP = ((globalThis as any).DP ?? 0) + 1;
+
       if (enters === -1) return "none";
       this.#goes(enters);
       const rise = Math.max(0, reduced[enters] as number) / (pivots[enters] as number);

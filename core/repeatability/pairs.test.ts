@@ -3,7 +3,7 @@ import { horseOutlook, outlookAfter } from "../cycle/horseDue";
 import { nothingRead, type Reading } from "../record/reading";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import { horseAt } from "../rounds/round.fixture";
-import { MOST_PAIRS, noiseOf, pairsOf, withPair, type Pair } from "./pairs";
+import { MOST_PAIRS, noiseOf, pairSchema, pairsOf, pairsOfReadings, withPair, type Pair } from "./pairs";
 import { GENERAL_NOISE, sdOfSmallestChange } from "./repeatability";
 
 const pair = (measure: Pair["measure"], a: number, b: number): Pair => ({
@@ -28,6 +28,24 @@ describe("pairs of repeated measures", () => {
         [120, 120],
       ],
     ]);
+  });
+
+  test("a length of the sole by calliper is a length; what is no measure is refused", () => {
+    expect(pairsOf([pair("toe.y", 120, 121)], "length")).toEqual([[120, 121]]);
+    expect(pairsOf([pair("toe.y", 120, 121)], "angle")).toEqual([]);
+    expect(pairSchema.safeParse(pair("toe.y", 1, 2)).success).toBe(true);
+    expect(pairSchema.safeParse(pair("mood", 1, 2)).success).toBe(false);
+  });
+
+  test("two readings of one foot make a pair of each measure that both have", () => {
+    const by = (value: number) => ({ value, source: "photo" as const });
+    expect(
+      pairsOfReadings(
+        "2026-11-23",
+        { dorsalAngle: by(50), toeLength: by(80) },
+        { dorsalAngle: by(51), width: by(120) },
+      ),
+    ).toEqual([pair("dorsalAngle", 50, 51)]);
   });
 
   test("the newest four hundred are kept", () => {

@@ -1,12 +1,16 @@
 import { z } from "zod";
-import { MEASURE_FACTS, MEASURES } from "../foot/measures";
+import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "../foot/measures";
+import { CALLIPER_LENGTHS } from "../foot/survey/calliper";
 import { dateField, finite } from "../record/fields";
 import { ownNoise, type Noise } from "./repeatability";
 
-/** Two readings of one measure, the second without looking at the first. Mm or degrees. */
+const CALLIPER_IDS = CALLIPER_LENGTHS.map(({ id }) => id);
+const isMeasure = (name: string): name is Measure => (MEASURES as readonly string[]).includes(name);
+
+/** Two readings of one measure, of the fast lane or a length of the sole by calliper, the second without looking at the first. Mm or degrees. */
 export const pairSchema = z.strictObject({
   date: dateField,
-  measure: z.enum(MEASURES),
+  measure: z.enum([...MEASURES, ...CALLIPER_IDS]),
   a: finite,
   b: finite,
 });
@@ -21,8 +25,15 @@ export const withPair = (pairs: readonly Pair[], pair: Pair): Pair[] => [...pair
 /** Pairs of one kind, as numbers. */
 export const pairsOf = (pairs: readonly Pair[], kind: "angle" | "length"): [number, number][] =>
   pairs.flatMap(({ measure, a, b }): [number, number][] =>
-    MEASURE_FACTS[measure].kind === kind ? [[a, b]] : [],
+    (isMeasure(measure) ? MEASURE_FACTS[measure].kind : "length") === kind ? [[a, b]] : [],
   );
+
+/** A pair for each measure that two readings of one foot have in common. */
+export const pairsOfReadings = (date: string, first: FootValues, second: FootValues): Pair[] =>
+  MEASURES.flatMap((measure): Pair[] => {
+    const [a, b] = [first[measure]?.value, second[measure]?.value];
+    return a === undefined || b === undefined ? [] : [{ date, measure, a, b }];
+  });
 
 /** The noise of this user's measuring: one's own once ten pairs of each kind exist, the general value until then. */
 export const noiseOf = ({ pairs }: { pairs: readonly Pair[] }): Noise =>

@@ -230,8 +230,9 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         tables={<FootTables facts={facts} />}
       />
       {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}
-      {way === "lane" && lane.againView}
+      {way === "lane" && lane.again}
       {way === "calliper" && calliper.calliperView({ picture: solePicture, onEnd })}
+      {way === "calliper" && calliper.again}
       {way === "marks" && (
         <MarksEntry
           sole={sole}

@@ -2,35 +2,50 @@ import { useState } from "react";
 import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
-import { MEASURE_FACTS, type Measure, type Measured } from "~core/foot/measures";
-import type { Edit } from "~core/record/edit";
-import type { Settings } from "~core/record/settings";
-import { noiseOf, pairsOf, withPair, type Pair } from "~core/repeatability/pairs";
-import type { Issue } from "~core/result";
-import type { Wording } from "~core/units/wording";
+import { pairsOf, type Pair } from "~core/repeatability/pairs";
+import type { Issue, Result } from "~core/result";
 import { FastLane } from "./FastLane";
-import { readMeasured, showMeasured } from "./measureText";
+import { pairEdit, pairsSaid } from "./pairEdit";
 import { usePad } from "./usePad";
 
-interface AgainProps {
-  measure: Measure;
-  first: Measured;
-  date: string;
+/** What is measured a second time. */
+export interface Again {
+  measure: Pair["measure"];
+  name: string;
+  hint: string;
+  kind: "angle" | "length";
+  first: number;
   /** Tells drafts of different feet apart. */
   place: string;
+  date: string;
+  read: (text: string) => Result<number | undefined>;
+  show: (value: number) => string;
+}
+
+interface AgainProps extends Again {
   /** What is said of the pair; nothing when it was left. */
   onDone: (said?: string) => void;
 }
 
 /** The same measure a second time, without looking at the first: how steady this hand is. The reading stays what it was. */
-export function MeasureAgain({ measure, first, date, place, onDone }: AgainProps) {
+export function MeasureAgain({
+  measure,
+  name,
+  hint,
+  kind,
+  first,
+  date,
+  place,
+  read,
+  show,
+  onDone,
+}: AgainProps) {
   const settings = useSettings();
   const wording = useWording();
   const { settle } = useEdits();
   const draftKey = `${place}.again.${measure}`;
   const [text, setText] = useState(() => draftAt(draftKey) ?? "");
   const [issue, setIssue] = useState<Issue>();
-  const { kind } = MEASURE_FACTS[measure];
   const type = (next: string) => {
     void keepDraft(draftKey, next);
     setText(next);
@@ -41,18 +56,19 @@ export function MeasureAgain({ measure, first, date, place, onDone }: AgainProps
     setText("");
   };
   const pad = usePad({ view: () => ({ text, typed: true }), type: (_, next) => type(next), forget }, "again");
-  /** Reads what was typed; false where it cannot be read. */
-  const read = (): Measured | undefined | false => {
-    const again = readMeasured(measure, text, wording, first.source);
+  /** The number that was typed; false where it cannot be read. */
+  const typed = (): number | undefined | false => {
+    const again = read(text);
     setIssue(again.ok ? undefined : again.issues[0]);
     return again.ok && again.value;
   };
   const end = () => {
-    const again = read();
-    if (!again) return;
-    const pair = { date, measure, a: first.value, b: again.value };
-    void settle(pairEdit(settings, [pair], `${wording.measure(measure)}, again`), draftKey);
-    onDone(pairInWords(settings, pair, wording));
+    const again = typed();
+    if (again === undefined || again === false) return;
+    const edit = pairEdit(settings, [{ date, measure, a: first, b: again }], `${name}, again`);
+    void settle(edit, draftKey);
+    const apart = `${show(Math.abs(again - first))}${kind === "angle" ? "°" : ` ${wording.unit}`} apart`;
+    onDone(`${name}: ${apart}. ${pairsSaid(edit.now, kind, pairsOf(edit.now, kind).length)}`);
   };
   return (
     <div className="again-lane">
@@ -60,8 +76,8 @@ export function MeasureAgain({ measure, first, date, place, onDone }: AgainProps
         fields={[
           {
             name: "again" as const,
-            label: `${wording.measure(measure)} a second time, without looking`,
-            hint: MEASURE_FACTS[measure].how,
+            label: `${name} a second time, without looking`,
+            hint,
             kind,
             text,
             typed: text !== "",
@@ -73,7 +89,7 @@ export function MeasureAgain({ measure, first, date, place, onDone }: AgainProps
         lastName=""
         onActive={() => undefined}
         onType={(_, next) => type(next)}
-        onSettle={() => text === "" || read() !== false}
+        onSettle={() => text === "" || typed() !== false}
         {...pad}
         onSame={() => undefined}
         onEnd={end}
@@ -96,23 +112,4 @@ export function MeasureAgain({ measure, first, date, place, onDone }: AgainProps
       </div>
     </div>
   );
-}
-
-/** Pairs put to those that are kept. */
-export const pairEdit = (settings: Settings, pairs: readonly Pair[], label: string): Edit => ({
-  table: "settings",
-  id: "settings",
-  path: ["pairs"],
-  was: settings.pairs,
-  now: pairs.reduce<Pair[]>((all, pair) => withPair(all, pair), settings.pairs),
-  label,
-});
-
-/** How far the two are apart, and how many more it takes until noise is one's own. */
-function pairInWords(settings: Settings, pair: Pair, wording: Wording): string {
-  const { kind } = MEASURE_FACTS[pair.measure];
-  const pairs = withPair(settings.pairs, pair);
-  const count = pairsOf(pairs, kind).length;
-  const apart = showMeasured(pair.measure, Math.abs(pair.b - pair.a), wording);
-  return `${wording.measure(pair.measure)}: ${apart}${kind === "angle" ? "°" : ` ${wording.unit}`} apart. ${count < 10 ? `${count} of 10 ${kind} pairs.` : `Smallest real change: ${noiseOf({ pairs }).source}.`}`;
 }

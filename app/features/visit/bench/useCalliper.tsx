@@ -13,6 +13,7 @@ import { parseLength } from "~core/units/length";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
 import { lengthInField } from "~core/units/wording";
+import { useAgain } from "./useAgain";
 import { usePad } from "./usePad";
 
 /** A typed length, or the line of a calliper that types by itself. */
@@ -23,6 +24,12 @@ function lengthFrom(text: string, unit: "mm" | "in"): Result<number> {
   return line.value.kind === "length"
     ? ok(line.value.value)
     : fail("wrong-unit", "", "This is a length: use the calliper.");
+}
+
+/** A typed length that a sole can have. */
+function checkedLength(one: { id: string; name: string }, text: string, unit: "mm" | "in"): Result<number> {
+  const read = lengthFrom(text, unit);
+  return read.ok ? checkCalliper(one, read.value) : read;
 }
 
 /** The sole by calliper: lengths in the order one measures, each a coordinate of a mark; drawn as they are typed. */
@@ -43,9 +50,11 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
           lengthInField(Math.abs(value), wording, wording.unit === "mm" && value % 1 !== 0 ? 1 : 0),
         read: (text) => {
           if (text.trim() === "") return ok(undefined);
-          const read = lengthFrom(text, wording.unit);
-          if (!read.ok) return read;
-          const checked = checkCalliper({ id: one.id, name: wording.inOwnWords(one.name) }, read.value);
+          const checked = checkedLength(
+            { id: one.id, name: wording.inOwnWords(one.name) },
+            text,
+            wording.unit,
+          );
           return checked.ok ? ok({ value: one.sign * checked.value, source: "calliper" as const }) : checked;
         },
         edit: (was, now) =>
@@ -81,27 +90,46 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
       aside: source && !typed && <span className="quiet lane-from">{source}</span>,
     };
   });
-  const calliperView = (parts: { picture: React.ReactNode; onEnd: () => void }) => (
-    <FastLane
-      fields={lane}
-      active={active}
-      unit={wording.unit}
-      lastName="last"
-      onActive={setActive}
-      onType={type}
-      onSettle={settle}
-      {...pad}
-      onSame={() => {
-        const one = CALLIPER_LENGTHS.find(({ id }) => id === active);
-        const before = one && last[one.mark]?.[one.axis];
-        if (!before) return;
-        type(active, lengthInField(Math.abs(before.value), wording));
-        settle(active);
-      }}
-      onEnd={parts.onEnd}
-      picture={parts.picture}
-    />
+  const chosen = CALLIPER_LENGTHS.find(({ id }) => id === active);
+  const first = chosen && stored[chosen.mark]?.[chosen.axis];
+  const again = useAgain(
+    first && {
+      measure: chosen.id,
+      name: wording.inOwnWords(chosen.name),
+      hint: wording.inOwnWords(chosen.how),
+      kind: "length",
+      first: Math.abs(first.value),
+      place: `${blank.id}.sole`,
+      date: visit.date,
+      read: (text) =>
+        text.trim() === ""
+          ? ok(undefined)
+          : checkedLength({ id: chosen.id, name: wording.inOwnWords(chosen.name) }, text, wording.unit),
+      show: (value) => lengthInField(value, wording, wording.unit === "mm" ? 1 : 0),
+    },
   );
+  const calliperView = (parts: { picture: React.ReactNode; onEnd: () => void }) =>
+    again.lane ?? (
+      <FastLane
+        fields={lane}
+        active={active}
+        unit={wording.unit}
+        lastName="last"
+        onActive={setActive}
+        onType={type}
+        onSettle={settle}
+        {...pad}
+        onSame={() => {
+          const one = CALLIPER_LENGTHS.find(({ id }) => id === active);
+          const before = one && last[one.mark]?.[one.axis];
+          if (!before) return;
+          type(active, lengthInField(Math.abs(before.value), wording));
+          settle(active);
+        }}
+        onEnd={parts.onEnd}
+        picture={parts.picture}
+      />
+    );
   /** A length from an instrument: into the active field, then on to the next. */
   const take = (value: number, source: Measured["source"]): string | undefined => {
     const one = CALLIPER_LENGTHS.find(({ id }) => id === active);
@@ -118,5 +146,5 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
     setActive(CALLIPER_LENGTHS[CALLIPER_LENGTHS.indexOf(one) + 1]?.id ?? active);
     return wording.inOwnWords(one.name);
   };
-  return { sole, calliperView, take, active };
+  return { sole, calliperView, take, active, again: again.view };
 }

@@ -1,7 +1,6 @@
 import { useState } from "react";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
-import { useShortcuts } from "~app/ui/useShortcuts";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { readAxis } from "~core/foot/axis";
 import { levelOf } from "~core/foot/level";
@@ -21,11 +20,12 @@ import type { Moment } from "~core/record/reading";
 import { changeSince } from "~core/repeatability/change";
 import { noiseOf } from "~core/repeatability/pairs";
 import type { Noise } from "~core/repeatability/repeatability";
+import { ok } from "~core/result";
 import type { Wording } from "~core/units/wording";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
-import { MeasureAgain } from "./MeasureAgain";
 import { readMeasured, showMeasured } from "./measureText";
+import { useAgain } from "./useAgain";
 import { usePad } from "./usePad";
 
 /** The fast lane of one foot: its values as they are typed, and the lane to type them in. */
@@ -140,29 +140,25 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
     return wording.measure(target);
   };
 
-  const [again, setAgain] = useState<Measure>();
-  const [said, setSaid] = useState<string>();
-  const startAgain = () => {
-    if (!stored[active]) return;
-    setSaid(undefined);
-    setAgain(active);
-  };
-  useShortcuts({ m: startAgain, "alt+m": startAgain });
-  const firstValue = again && stored[again];
+  const first = stored[active];
+  const again = useAgain(
+    first && {
+      measure: active,
+      name: wording.measure(active),
+      hint: MEASURE_FACTS[active].how,
+      kind: MEASURE_FACTS[active].kind,
+      first: first.value,
+      place: blank.id,
+      date: visit.date,
+      read: (text) => {
+        const read = readMeasured(active, text, wording, first.source);
+        return read.ok ? ok(read.value?.value) : read;
+      },
+      show: (value) => showMeasured(active, value, wording),
+    },
+  );
   const laneView = (parts: { picture: React.ReactNode; onEnd: () => void }) =>
-    again && firstValue ? (
-      <MeasureAgain
-        key={`${blank.id}.${again}`}
-        measure={again}
-        first={firstValue}
-        date={visit.date}
-        place={blank.id}
-        onDone={(pairSaid) => {
-          setSaid(pairSaid);
-          setAgain(undefined);
-        }}
-      />
-    ) : (
+    again.lane ?? (
       <FastLane
         fields={lane}
         active={active}
@@ -182,21 +178,7 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
         picture={parts.picture}
       />
     );
-  const againView = (
-    <div className="again">
-      {!again && stored[active] && (
-        <button type="button" className="text-button again-start" onClick={startAgain}>
-          {wording.measure(active)}: measure it again
-        </button>
-      )}
-      {said && (
-        <p className="quiet" role="status">
-          {said}
-        </p>
-      )}
-    </div>
-  );
-  return { values, laneView, take, active, againView };
+  return { values, laneView, take, active, again: again.view };
 }
 
 /** The few words beside a number on a phone: axis, toe over target, heels uneven. */

@@ -17,6 +17,7 @@ import { PhotoNumbers, PhotoTrust } from "./PhotoSaid";
 import { PicturePane } from "./PicturePane";
 import { ScaleLength } from "./ScaleLength";
 import { CORNERS, scaleOf, SCALE_ENDS, usePhotoMarks } from "./usePhotoMarks";
+import { useMarkAgain } from "./useMarkAgain";
 import { usePicture } from "./usePicture";
 import "./photo.css";
 
@@ -31,7 +32,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const wording = useWording();
   const { save } = useEdits();
   const { url, missing } = usePicture(photo.pictureId);
-  const { marked, reading, place, change, settle } = usePhotoMarks(context, photo);
+  const { marked, reading, valuesOf, place, change, settle } = usePhotoMarks(context, photo);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [tracing, setTracing] = useState(false);
@@ -39,6 +40,12 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
 
   const scaleMarks: readonly string[] = twoPoint ? SCALE_ENDS : CORNERS;
   const all = [...scaleMarks, ...PHOTO_MARKS[photo.view]];
+  const again = useMarkAgain({
+    date: context.visit.date,
+    marks: PHOTO_MARKS[photo.view],
+    first: marked.points,
+    valuesOf,
+  });
   const factsOf = (mark: string) => {
     const corner = (CORNERS as readonly string[]).indexOf(mark);
     if (corner >= 0)
@@ -64,15 +71,19 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   };
   const traced = Object.keys(marked.points).filter((name) => name.startsWith(TRACE));
   const unplaced = all.find((mark) => !marked.points[mark] && !skipped.includes(mark));
-  const next = tracing ? `${TRACE}${traced.length + 1}` : unplaced;
+  const next = again.marking ? again.next : tracing ? `${TRACE}${traced.length + 1}` : unplaced;
+  const move = (mark: string, at: Vector, rest: boolean) => {
+    if (!again.marking) place(mark, at, rest);
+    else if (!scaleMarks.includes(mark)) again.place(mark, at);
+  };
   const scale = scaleOf(marked);
   const pxPerMm = scale
     ? scale.kind === "card"
       ? distance(scale.corners[0], scale.corners[1]) / scale.widthMm
       : distance(scale.a, scale.b) / scale.mm
     : photo.width / 300;
-  const handles = [...all, ...traced].flatMap((mark): Handle<string>[] => {
-    const at = marked.points[mark];
+  const handles = [...all, ...(again.marking ? [] : traced)].flatMap((mark): Handle<string>[] => {
+    const at = again.points[mark];
     return at ? [{ name: mark, label: factsOf(mark).name, at, known: true }] : [];
   });
   const corners = CORNERS.flatMap((corner) => {
@@ -82,7 +93,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
 
   const put = (at: Vector) => {
     if (!next) return;
-    place(next, at, true);
+    move(next, at, true);
     setSelected(next);
   };
   const leave = () => {
@@ -140,8 +151,8 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             step={STEP_MM * pxPerMm}
             onPlace={put}
             onSelect={setSelected}
-            onMove={(mark, at) => place(mark, at, false)}
-            onDrop={(mark, at) => place(mark, at, true)}
+            onMove={(mark, at) => move(mark, at, false)}
+            onDrop={(mark, at) => move(mark, at, true)}
           />
         )}
       </div>
@@ -150,15 +161,17 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
           {next ? (
             <>
               <p className="quiet">
-                {tracing
-                  ? `${traced.length} points`
-                  : `${handles.length - traced.length + 1} of ${all.length}`}{" "}
+                {again.marking
+                  ? `${again.placed}, a second time without looking`
+                  : tracing
+                    ? `${traced.length} points`
+                    : `${handles.length - traced.length + 1} of ${all.length}`}{" "}
                 · tap it on the picture
               </p>
               <p className="photo-next">{factsOf(next).name}</p>
               <p>{factsOf(next).find}</p>
               <p className="photo-acts">
-                {factsOf(next).optional && (
+                {factsOf(next).optional && !again.marking && (
                   <button
                     type="button"
                     className="text-button"
@@ -179,9 +192,23 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
                 )}
               </p>
             </>
+          ) : again.marking ? (
+            <>
+              <p className="photo-next">All marks placed a second time.</p>
+              <p className="photo-acts">
+                <Button type="primary" onClick={again.keep}>
+                  Keep the pairs
+                </Button>
+              </p>
+            </>
           ) : (
             <>
               <p className="photo-next">All marks placed. Drag any of them, or use the arrow keys.</p>
+              {found && (
+                <button type="button" className="text-button" onClick={again.start}>
+                  Mark it again, without looking
+                </button>
+              )}
               {photo.view === "sole" && (
                 <button type="button" className="text-button" onClick={() => setTracing(true)}>
                   {traced.length === 0 ? "Trace the edge of the live sole" : "Add to the traced edge"}
@@ -189,12 +216,22 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               )}
             </>
           )}
-          {twoPoint && (
+          {again.marking && (
+            <button type="button" className="text-button" onClick={again.leave}>
+              Leave it
+            </button>
+          )}
+          {again.said && (
+            <p className="quiet" role="status">
+              {again.said}
+            </p>
+          )}
+          {twoPoint && !again.marking && (
             <ScaleLength mm={marked.scaleMm} onRead={(scaleMm) => change(() => ({ scaleMm }), true)} />
           )}
         </section>
-        {found && <PhotoTrust photo={found.photo} />}
-        {suspicion && (
+        {found && !again.marking && <PhotoTrust photo={found.photo} />}
+        {suspicion && !again.marking && (
           <div className="lane-ask" role="group" aria-label="A question">
             <p>{wording.inOwnWords(suspicion.question)}</p>
             <button
@@ -208,14 +245,15 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             </button>
           </div>
         )}
-        {!(tooEarly && next) &&
+        {!again.marking &&
+          !(tooEarly && next) &&
           issues.map(({ path, message }) => (
             <p key={path} className="ember" role="alert">
               {wording.inOwnWords(message)}
             </p>
           ))}
-        {found && <PhotoNumbers numbers={found.numbers} />}
-        <details className="photo-marks">
+        {found && !again.marking && <PhotoNumbers numbers={found.numbers} />}
+        <details className="photo-marks" hidden={again.marking}>
           <summary>Marks</summary>
           <MarkList
             marks={all.map((mark) => ({

@@ -3,6 +3,7 @@ import { useWording } from "~app/ui/useWording";
 import { CARD } from "~core/photo/card";
 import { fillFromPhoto, type Filled, type PhotoReading } from "~core/photo/fill";
 import type { PhotoScale } from "~core/photo/readPhoto";
+import type { FootValues } from "~core/foot/measures";
 import { knownSize } from "~core/foot/survey/record";
 import { sizeFactor } from "~core/foot/parametric/parameters";
 import type { ImagePoint, Vector } from "~core/geometry/vector";
@@ -123,5 +124,11 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
       }),
       rest,
     );
-  return { marked: live.value, reading: read(live.value), place, change, settle: live.settle };
+  /** What some marks say by themselves, whatever stands in the reading. */
+  const valuesOf = (points: Marked["points"]): FootValues => {
+    const alone = { values: {}, sole: {}, side: {}, rear: {}, trace: [] };
+    const found = read({ ...live.value, points, filled: alone });
+    return found?.ok ? found.value.filled.values : {};
+  };
+  return { marked: live.value, reading: read(live.value), valuesOf, place, change, settle: live.settle };
 }
