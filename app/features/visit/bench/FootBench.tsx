@@ -184,7 +184,11 @@ export function FootBench(context: StageContext & { moment: Moment }) {
     />
   );
   return (
-    <div className="bench" data-way={way}>
+    <div
+      className="bench"
+      data-way={way}
+      data-again={lane.measuringAgain || calliper.measuringAgain ? "true" : undefined}
+    >
       <div className="bench-head">
         <WayTabs way={way} />
         {(way === "lane" || way === "calliper") && (
@@ -230,9 +234,7 @@ export function FootBench(context: StageContext & { moment: Moment }) {
         tables={<FootTables facts={facts} />}
       />
       {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}
-      {way === "lane" && lane.again}
       {way === "calliper" && calliper.calliperView({ picture: solePicture, onEnd })}
-      {way === "calliper" && calliper.again}
       {way === "marks" && (
         <MarksEntry
           sole={sole}

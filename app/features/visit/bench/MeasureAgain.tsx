@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
@@ -43,6 +43,8 @@ export function MeasureAgain({
   const settings = useSettings();
   const wording = useWording();
   const { settle } = useEdits();
+  const lane = useRef<HTMLDivElement>(null);
+  useEffect(() => lane.current?.scrollIntoView({ block: "center" }), []);
   const draftKey = `${place}.again.${measure}`;
   const [text, setText] = useState(() => draftAt(draftKey) ?? "");
   const [issue, setIssue] = useState<Issue>();
@@ -71,7 +73,7 @@ export function MeasureAgain({
     onDone(`${name}: ${apart}. ${pairsSaid(edit.now, kind, pairsOf(edit.now, kind).length)}`);
   };
   return (
-    <div className="again-lane">
+    <div ref={lane}>
       <FastLane
         fields={[
           {
@@ -95,6 +97,7 @@ export function MeasureAgain({
         onEnd={end}
         picture={null}
       />
+      <p className="quiet">Drawings and readings are covered until you have done.</p>
       <div className="again-end">
         <button type="button" className="text-button" onClick={end}>
           Keep the pair

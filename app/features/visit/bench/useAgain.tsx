@@ -39,3 +39,11 @@ export function useAgain(chosen: Again | undefined) {
     ),
   };
 }
+
+/** A lane with the way to measure again under it; while that is open, its own lane in the same place. */
+export const withAgain = ({ lane, view }: ReturnType<typeof useAgain>, usual: React.ReactNode) => (
+  <div className="bench-lane">
+    {lane ?? usual}
+    {view}
+  </div>
+);

@@ -13,7 +13,7 @@ import { parseLength } from "~core/units/length";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
 import { lengthInField } from "~core/units/wording";
-import { useAgain } from "./useAgain";
+import { useAgain, withAgain } from "./useAgain";
 import { usePad } from "./usePad";
 
 /** A typed length, or the line of a calliper that types by itself. */
@@ -109,7 +109,8 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
     },
   );
   const calliperView = (parts: { picture: React.ReactNode; onEnd: () => void }) =>
-    again.lane ?? (
+    withAgain(
+      again,
       <FastLane
         fields={lane}
         active={active}
@@ -128,7 +129,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
         }}
         onEnd={parts.onEnd}
         picture={parts.picture}
-      />
+      />,
     );
   /** A length from an instrument: into the active field, then on to the next. */
   const take = (value: number, source: Measured["source"]): string | undefined => {
@@ -146,5 +147,5 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
     setActive(CALLIPER_LENGTHS[CALLIPER_LENGTHS.indexOf(one) + 1]?.id ?? active);
     return wording.inOwnWords(one.name);
   };
-  return { sole, calliperView, take, active, again: again.view };
+  return { sole, calliperView, take, active, measuringAgain: again.lane !== undefined };
 }

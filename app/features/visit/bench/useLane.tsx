@@ -25,7 +25,7 @@ import type { Wording } from "~core/units/wording";
 import type { StageContext } from "../stageContext";
 import { FastLane, type LaneField } from "./FastLane";
 import { readMeasured, showMeasured } from "./measureText";
-import { useAgain } from "./useAgain";
+import { useAgain, withAgain } from "./useAgain";
 import { usePad } from "./usePad";
 
 /** The fast lane of one foot: its values as they are typed, and the lane to type them in. */
@@ -158,7 +158,8 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
     },
   );
   const laneView = (parts: { picture: React.ReactNode; onEnd: () => void }) =>
-    again.lane ?? (
+    withAgain(
+      again,
       <FastLane
         fields={lane}
         active={active}
@@ -176,9 +177,9 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
         }}
         onEnd={parts.onEnd}
         picture={parts.picture}
-      />
+      />,
     );
-  return { values, laneView, take, active, again: again.view };
+  return { values, laneView, take, active, measuringAgain: again.lane !== undefined };
 }
 
 /** The few words beside a number on a phone: axis, toe over target, heels uneven. */
