@@ -2,7 +2,8 @@ import { beforeAll, describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import loadHighs from "highs";
 import { highsSolver, type Solver } from "./programme";
-import { Simplex, type Column } from "./simplex";
+import { Simplex } from "./simplex";
+import type { Column } from "./sparseColumns";
 
 let solve: Solver;
 beforeAll(async () => {

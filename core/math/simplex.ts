@@ -1,9 +1,5 @@
-/** A column of a programme in standard form: its cost and its coefficients by row. */
-export interface Column {
-  cost: number;
-  rows: readonly number[];
-  values: readonly number[];
-}
+import { basisInverse, extendedInverse } from "./basisInverse";
+import { SparseColumns, type Column } from "./sparseColumns";
 
 /** Steps nearer to nothing than this count as nothing, reduced costs, pivots likewise (costs and rows of ordinary size). */
 const NOTHING = 1e-9;
@@ -28,115 +24,77 @@ const CANDIDATES = 40;
 const MOVED = 1e-5;
 
 /**
- * A linear programme in standard form, least cost with A x = b and x >= 0, by the revised simplex method (Dantzig 1953). It starts from a basis that is feasible or whose prices are (then by the dual
- * method, Lemke 1954: that is how a row is added to a programme that was solved). Columns can be added after it was solved,
- * and the next solution goes on from the last one: that is what it is for, a hundred small programmes that each differ
- * from the one before by some columns. Dense inverse: for some hundred rows.
+ * A linear programme in standard form, least cost with A x = b and x >= 0, by the revised simplex method (Dantzig 1953).
+ * It starts from a basis that is feasible, or whose prices are (then by the dual method, Lemke 1954: that is how a row is
+ * added to a programme that was solved). Columns can be added after it was solved, and the next solution goes on from the
+ * last one: that is what it is for, a hundred small programmes that each differ from the one before by some columns or
+ * rows. Dense inverse: for some hundred rows.
  *
- * `inverse`: of the basis without the last rows, whose columns are each new and their own.
+ * `known`: the inverse of the basis without the last rows, each of which is held by a column of its own.
  *
  * Errors: a basis whose columns depend on each other throws.
  */
 export class Simplex {
   readonly #m: number;
-  readonly #moved: Float64Array;
-  readonly #inverse: Float64Array;
-  readonly #x: Float64Array;
+  readonly #columns: SparseColumns;
+  #inBasis: Uint8Array;
   readonly #basis: number[];
+  #inverse: Float64Array;
+  readonly #moved: Float64Array;
+  readonly #x: Float64Array;
   readonly #duals: Float64Array;
   readonly #way: Float64Array;
   readonly #there: Int32Array;
-  /** The columns one behind the other: where each begins, its rows and values. */
-  #from = new Int32Array(1024);
-  #rows = new Int32Array(8192);
-  #values = new Float64Array(8192);
-  #costs = new Float64Array(1024);
-  #inBasis = new Uint8Array(1024);
-  #count = 0;
   #steps = 0;
 
   constructor(
-    columns: readonly Column[],
+    columns: readonly Column[] | SparseColumns,
     readonly bounds: readonly number[],
     basis: readonly number[],
-    inverse?: Float64Array,
+    known?: Float64Array,
   ) {
     const m = bounds.length;
     this.#m = m;
+    this.#columns = columns instanceof SparseColumns ? columns : new SparseColumns();
+    if (!(columns instanceof SparseColumns)) for (const column of columns) this.#columns.add(column);
+    this.#inBasis = new Uint8Array(this.#columns.costs.length);
+    this.#basis = [...basis];
+    for (const column of basis) this.#inBasis[column] = 1;
     this.#moved = new Float64Array(m);
-    this.#move(false);
-    this.#inverse = new Float64Array(m * m);
     this.#x = new Float64Array(m);
     this.#duals = new Float64Array(m);
     this.#way = new Float64Array(m);
     this.#there = new Int32Array(m);
-    this.#basis = [...basis];
-    for (const column of columns) this.add(column);
-    for (const column of basis) this.#inBasis[column] = 1;
-    if (inverse) this.#extend(inverse);
-    else if (columns.length > 0) this.#invert();
+    this.#inverse = known
+      ? extendedInverse(this.#columns, this.#basis, known)
+      : basisInverse(this.#columns, this.#basis);
+    this.#move();
   }
 
   /** The same programme where it stands, with one row more: by column what counts in it, and no more than so much in all. */
   withLimit(times: Float64Array, most: number): Simplex {
-    const count = this.#count;
-    const made = new Simplex([], [...this.bounds, most], [...this.#basis, count]);
-    const end = this.#from[count] as number;
-    made.#from = new Int32Array(count + 2);
-    made.#rows = new Int32Array(end + count + 1);
-    made.#values = new Float64Array(end + count + 1);
-    let to = 0;
-    const put = (row: number, value: number) => {
-      made.#rows[to] = row;
-      made.#values[to] = value;
-      to += 1;
-    };
-    for (let column = 0; column < count; column++) {
-      for (let at = this.#from[column] as number; at < (this.#from[column + 1] as number); at++)
-        put(this.#rows[at] as number, this.#values[at] as number);
-      if (times[column]) put(this.#m, times[column] as number);
-      made.#from[column + 1] = to;
-    }
-    put(this.#m, 1);
-    made.#from[count + 1] = to;
-    made.#costs = new Float64Array(count + 1);
-    made.#costs.set(this.#costs.subarray(0, count));
-    made.#inBasis = new Uint8Array(count + 1);
-    for (const column of made.#basis) made.#inBasis[column] = 1;
-    made.#count = count + 1;
-    made.#extend(this.#inverse);
-    return made;
+    const columns = this.#columns.withRow(this.#m, times);
+    return new Simplex(columns, [...this.bounds, most], [...this.#basis, this.count], this.#inverse);
   }
 
-  /** The inverse of the basis, row by row: for a programme with the same rows and some more, whose new rows are held by columns of their own. */
+  /** The inverse of the basis, row by row. */
   get inverse(): Float64Array {
     return this.#inverse;
   }
 
   /** How many columns there are. */
   get count(): number {
-    return this.#count;
+    return this.#columns.count;
   }
 
   /** Adds a column and gives its number. */
-  add({ cost, rows, values }: Column): number {
-    const number = this.#count;
-    const start = this.#from[number] ?? 0;
-    const end = start + rows.length;
-    if (number + 2 > this.#from.length) {
-      this.#from = grown(this.#from, Int32Array, number + 2);
-      this.#costs = grown(this.#costs, Float64Array, number + 2);
-      this.#inBasis = grown(this.#inBasis, Uint8Array, number + 2);
+  add(column: Column): number {
+    const number = this.#columns.add(column);
+    if (number === this.#inBasis.length) {
+      const inBasis = new Uint8Array(this.#columns.costs.length);
+      inBasis.set(this.#inBasis);
+      this.#inBasis = inBasis;
     }
-    if (end > this.#rows.length) {
-      this.#rows = grown(this.#rows, Int32Array, end);
-      this.#values = grown(this.#values, Float64Array, end);
-    }
-    this.#rows.set(rows, start);
-    this.#values.set(values, start);
-    this.#costs[number] = cost;
-    this.#from[number + 1] = end;
-    this.#count = number + 1;
     return number;
   }
 
@@ -178,18 +136,22 @@ export class Simplex {
   }
 
   /** The bounds moved by a little each. */
-  #move(settle = true): void {
+  #move(): void {
     this.bounds.forEach((bound, row) => (this.#moved[row] = bound + MOVED * (0.5 + swayOf(row))));
-    if (settle) this.#settle();
+    this.#settle();
   }
 
   /** Moves the bounds by as much as brings one value up to another. */
   #raise(row: number, to: number): void {
     const column = this.#basis[row] as number;
     const more = to - (this.#x[row] as number);
-    for (let at = this.#from[column] as number; at < (this.#from[column + 1] as number); at++) {
-      const place = this.#rows[at] as number;
-      this.#moved[place] = (this.#moved[place] as number) + more * (this.#values[at] as number);
+    for (
+      let at = this.#columns.from[column] as number;
+      at < (this.#columns.from[column + 1] as number);
+      at++
+    ) {
+      const place = this.#columns.rows[at] as number;
+      this.#moved[place] = (this.#moved[place] as number) + more * (this.#columns.values[at] as number);
     }
     this.#x[row] = to;
   }
@@ -199,7 +161,7 @@ export class Simplex {
    * objective rises with each step: no solution costs less, wherever it stops.
    */
   mend(steps = MOST_STEPS): "mended" | "none" | "stopped" {
-    const count = this.#count;
+    const count = this.count;
     const weights = new Float64Array(this.#m).fill(1);
     const pivots = new Float64Array(count);
     const reduced = new Float64Array(count);
@@ -245,7 +207,8 @@ export class Simplex {
 
   /** The column that brings a row's value up and whose price rises least for it; of equals the one with the largest pivot. */
   #mending(leaves: number, reduced: Float64Array, pivots: Float64Array): number {
-    const [from, rows, values, inBasis] = [this.#from, this.#rows, this.#values, this.#inBasis];
+    const { from, rows, values } = this.#columns;
+    const inBasis = this.#inBasis;
     const line = this.#inverse.subarray(leaves * this.#m, (leaves + 1) * this.#m);
     let [enters, least, largest] = [-1, Number.POSITIVE_INFINITY, 0];
     for (let column = 0, at = 0; column < pivots.length; column++) {
@@ -292,9 +255,10 @@ export class Simplex {
   }
 
   #reduced(column: number): number {
-    const [rows, values, duals] = [this.#rows, this.#values, this.#duals];
-    let reduced = this.#costs[column] as number;
-    for (let at = this.#from[column] as number, end = this.#from[column + 1] as number; at < end; at++)
+    const { from, rows, values, costs } = this.#columns;
+    const duals = this.#duals;
+    let reduced = costs[column] as number;
+    for (let at = from[column] as number, end = from[column + 1] as number; at < end; at++)
       reduced -= (duals[rows[at] as number] as number) * (values[at] as number);
     return reduced;
   }
@@ -304,7 +268,8 @@ export class Simplex {
     if (this.#inBasis[column] === 1) return 0;
     const reduced = this.#reduced(column);
     return reduced < -LEAST_GAIN
-      ? reduced / Math.sqrt(1 + (this.#from[column + 1] as number) - (this.#from[column] as number))
+      ? reduced /
+          Math.sqrt(1 + (this.#columns.from[column + 1] as number) - (this.#columns.from[column] as number))
       : 0;
   }
 
@@ -322,7 +287,7 @@ export class Simplex {
   #candidates(): number[] {
     const found: { column: number; steep: number }[] = [];
     let worst = 0;
-    for (let column = 0; column < this.#count; column++) {
+    for (let column = 0; column < this.count; column++) {
       const steep = this.#steep(column);
       if (!(steep < worst)) continue;
       found.push({ column, steep });
@@ -342,8 +307,12 @@ export class Simplex {
     const m = this.#m;
     const [inverse, way] = [this.#inverse, this.#way];
     way.fill(0);
-    for (let at = this.#from[column] as number, end = this.#from[column + 1] as number; at < end; at++) {
-      const [place, value] = [this.#rows[at] as number, this.#values[at] as number];
+    for (
+      let at = this.#columns.from[column] as number, end = this.#columns.from[column + 1] as number;
+      at < end;
+      at++
+    ) {
+      const [place, value] = [this.#columns.rows[at] as number, this.#columns.values[at] as number];
       for (let row = 0, cell = place; row < m; row++, cell += m)
         way[row] = (way[row] as number) + (inverse[cell] as number) * value;
     }
@@ -403,65 +372,11 @@ export class Simplex {
     this.#steps += 1;
   }
 
-  /** The inverse of the basis by elimination with the largest pivots, and the values that go with it. */
+  /** The inverse worked out anew, and the values and prices that go with it. */
   #invert(): void {
-    const m = this.#m;
-    const table = Array.from({ length: m }, () => new Float64Array(m));
-    const right = Array.from({ length: m }, (_, row) => {
-      const line = new Float64Array(m);
-      line[row] = 1;
-      return line;
-    });
-    this.#basis.forEach((column, at) => {
-      for (let index = this.#from[column] as number; index < (this.#from[column + 1] as number); index++) {
-        const line = table[this.#rows[index] as number];
-        if (line) line[at] = (line[at] as number) + (this.#values[index] as number);
-      }
-    });
-    for (let at = 0; at < m; at++) {
-      let best = at;
-      for (let row = at + 1; row < m; row++)
-        if (Math.abs(table[row]?.[at] ?? 0) > Math.abs(table[best]?.[at] ?? 0)) best = row;
-      swap(table, at, best);
-      swap(right, at, best);
-      const [line, own] = [table[at], right[at]];
-      const pivot = line?.[at] ?? 0;
-      if (!line || !own || Math.abs(pivot) < 1e-12) throw new Error("a basis has independent columns");
-      const [lineThere, ownThere] = [scaled(line, pivot, at), scaled(own, pivot, 0)];
-      for (let row = 0; row < m; row++) {
-        const [other, otherOwn] = [table[row], right[row]];
-        const factor = other?.[at] ?? 0;
-        if (row === at || factor === 0 || !other || !otherOwn) continue;
-        for (const index of lineThere)
-          other[index] = (other[index] as number) - factor * (line[index] as number);
-        for (const index of ownThere)
-          otherOwn[index] = (otherOwn[index] as number) - factor * (own[index] as number);
-      }
-    }
-    right.forEach((line, row) => this.#inverse.set(line, row * m));
+    this.#inverse = basisInverse(this.#columns, this.#basis);
     this.#settle();
     this.#steps = 0;
-  }
-
-  /** The inverse from that of the first rows; each row that is new has a column of the basis to itself. */
-  #extend(known: Float64Array): void {
-    const m = this.#m;
-    const old = Math.round(Math.sqrt(known.length));
-    const inverse = this.#inverse;
-    for (let row = 0; row < old; row++) inverse.set(known.subarray(row * old, (row + 1) * old), row * m);
-    for (let row = old; row < m; row++) inverse[row * m + row] = 1;
-    for (let at = 0; at < old; at++) {
-      const column = this.#basis[at] as number;
-      for (let cell = this.#from[column] as number; cell < (this.#from[column + 1] as number); cell++) {
-        const row = this.#rows[cell] as number;
-        if (row < old) continue;
-        const value = this.#values[cell] as number;
-        for (let place = 0; place < old; place++)
-          inverse[row * m + place] =
-            (inverse[row * m + place] as number) - value * (known[at * old + place] as number);
-      }
-    }
-    this.#settle();
   }
 
   /** The values and prices that go with the inverse. */
@@ -481,7 +396,7 @@ export class Simplex {
     const m = this.#m;
     this.#duals.fill(0);
     this.#basis.forEach((column, row) => {
-      const cost = this.#costs[column] as number;
+      const cost = this.#columns.costs[column] as number;
       if (cost === 0) return;
       for (let at = 0; at < m; at++)
         this.#duals[at] = (this.#duals[at] as number) + cost * (this.#inverse[row * m + at] as number);
@@ -491,29 +406,3 @@ export class Simplex {
 
 /** A number between 0 and 1 for each row, none like another. */
 const swayOf = (row: number): number => (row * 0.6180339887) % 1;
-
-/** A line over its pivot, and where it is not nothing from a place on. */
-function scaled(line: Float64Array, pivot: number, from: number): number[] {
-  const there: number[] = [];
-  for (let index = from; index < line.length; index++) {
-    const value = line[index] as number;
-    if (value === 0) continue;
-    line[index] = value / pivot;
-    there.push(index);
-  }
-  return there;
-}
-
-function swap<Item>(list: Item[], one: number, other: number): void {
-  const [a, b] = [list[one], list[other]];
-  if (a !== undefined && b !== undefined) [list[one], list[other]] = [b, a];
-}
-
-type Numbers = Int32Array | Float64Array | Uint8Array;
-
-/** The same numbers with room for more. */
-function grown<Kind extends Numbers>(old: Kind, kind: new (length: number) => Kind, least: number): Kind {
-  const made = new kind(Math.max(least, 2 * old.length));
-  made.set(old);
-  return made;
-}

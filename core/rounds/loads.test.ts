@@ -170,7 +170,7 @@ describe("loads in reach", () => {
         [5, 1],
       ],
     });
-    expect(kept.only([1, 0]).load(0)).toEqual(kept.load(1));
+    expect(kept.picked([1, 0]).load(0)).toEqual(kept.load(1));
   });
 });
 

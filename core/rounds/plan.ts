@@ -22,13 +22,14 @@ export interface RoundsWatch {
   report?: (best: RoundsPlan) => void;
 }
 
-/** Rounds of taking out and putting back: before the proof begins, for a plan that the relaxed one led to, for one that is to be bettered. */
+/** Rounds of taking out and putting back: before the proof begins, for what the proof shows, for days planned anew. */
 const RECREATED = 10_000;
-const DIVED = 2000;
-const MANY_JOBS = 80;
-const DIVED_MANY = 60_000;
 const OFFERED = 5000;
 const AGAIN = 3000;
+/** The same for the plan that the relaxed one led to; with many jobs it pays to stay with that. */
+const DIVED = 2000;
+const DIVED_MANY = 60_000;
+const MANY_JOBS = 80;
 /** Some days of a round with many yards are planned for no longer than this at a time, s. */
 const PART_SECONDS = 2;
 /** When so many parts in a row were as good as they could be, no more are tried. */
@@ -37,7 +38,7 @@ const MOST_IDLE = 30;
 const PARTS_FIRST = 0.45;
 /** A plan for many yards that is as near to the best as this is let stand. */
 const CLOSE_ENOUGH = 0.01;
-/** How long the solver may look for a whole plan in the loads of the relaxed one, s, and in how many of them. */
+/** How long the solver may look for a whole plan in the last loads, s. */
 const WHOLE_SECONDS = 0.5;
 
 /**

@@ -65,7 +65,7 @@ export function provenBound(numbers: RoundsNumbers, root: RelaxedPlan, search: S
   let tight = wholly ? cut(numbers, exact, best(), search) : exact;
   for (let turn = 0; wholly && turn < MOST_TURNS && !done(); turn++) {
     const reach = best() - tight.plan.cost + turn;
-    const known = tight.table.only(tight.plan.active);
+    const known = tight.table.picked(tight.plan.active);
     const reached = loadsInReach(numbers, tight.plan, reach, MANY, known);
     if (!reached) break;
     raise(reached.bound);

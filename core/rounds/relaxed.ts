@@ -1,4 +1,5 @@
-import { Simplex, type Column } from "../math/simplex";
+import { Simplex } from "../math/simplex";
+import type { Column } from "../math/sparseColumns";
 import type { RoundsNumbers } from "./numbers";
 import type { LoadTable } from "./table";
 

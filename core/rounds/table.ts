@@ -75,7 +75,7 @@ export class LoadTable {
   }
 
   /** A table of some loads, in this order. */
-  only(loads: readonly number[]): LoadTable {
+  picked(loads: readonly number[]): LoadTable {
     const table = new LoadTable();
     for (const load of loads) table.#take(this, load);
     return table;

@@ -5,7 +5,7 @@ import type { Placed } from "~core/rounds/layout";
 import type { RoundsPlan, RoundsQuestion } from "~core/rounds/question";
 
 /** How long a plan may be bettered, s: by then a good one stands. */
-const SECONDS = 45;
+const SECONDS = 55;
 
 export type PlanState =
   | { kind: "idle" }
