@@ -2,6 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { seededRandom } from "../math/random";
 import { limitsOver } from "./cuts";
+import { costOf, goodAssignment } from "./improve";
 import { goodLoads } from "./loads";
 import { bitCount, roundsNumbers, type RoundsNumbers } from "./numbers";
 import { loadsInReach } from "./reach";
@@ -106,6 +107,23 @@ describe("loads in reach", () => {
         },
       ),
       { numRuns: 100, seed: 6 },
+    );
+  });
+
+  test("whatever the prices, those that are far too high among them: no plan costs less than the bound (property)", () => {
+    fc.assert(
+      fc.property(fc.nat(10_000), fc.nat(10_000), (seed, priceSeed) => {
+        const numbers = roundsNumbers(smallRound(seed));
+        const random = seededRandom(priceSeed);
+        const prices = [
+          ...numbers.kinds.map(({ left }) => left * 1.4 * random()),
+          ...numbers.have.map(() => 200 * random() - 150),
+        ];
+        const found = loadsInReach(numbers, { prices, limits: [] }, 0, 1e6);
+        if (!found) throw new Error("few loads");
+        expect(found.bound).toBeLessThanOrEqual(costOf(numbers, goodAssignment(numbers, 100)) + 1e-6);
+      }),
+      { numRuns: 100, seed: 8 },
     );
   });
 

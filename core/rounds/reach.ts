@@ -34,16 +34,17 @@ export function loadsInReach(
 ): Reached | undefined {
   const { kinds, have } = numbers;
   const { prices, limits } = plan;
-  const held = [
-    ...kinds.map(({ jobs }) => jobs.length),
-    ...have.map(() => 1),
-    ...limits.map(({ most: m }) => m),
-  ];
-  let bound = held.reduce((sum, count, row) => sum + count * (prices[row] ?? 0), 0);
+  const first = kinds.length + have.length;
+  // Prices that are not at rest may be too high: then a job is left out, a day is free, a limit costs nothing.
+  let bound = kinds.reduce(
+    (sum, { jobs, left }, kind) => sum + jobs.length * Math.min(left, prices[kind] ?? 0),
+    limits.reduce((sum, { most: held }, at) => sum + held * Math.min(0, prices[first + at] ?? 0), 0),
+  );
   for (const day of have.keys()) {
     const least = reachOnDay(numbers, plan, day, reach, table, most);
     if (least === undefined) return undefined;
-    bound += Math.min(0, least);
+    const price = prices[kinds.length + day] ?? 0;
+    bound += price + Math.min(0, least, -price);
   }
   return { table, bound };
 }
@@ -80,7 +81,7 @@ function reachOnDay(
 
   // What a limit takes from a load that counts in it: by row, the limits over it.
   const over = new Map<number, number[]>();
-  const fines = limits.map((_, number) => -(prices[first + number] ?? 0));
+  const fines = limits.map((_, number) => Math.max(0, -(prices[first + number] ?? 0)));
   limits.forEach(({ rows = [] }, number) => {
     if (fines[number] === 0) return;
     for (const row of rows) over.set(row, [...(over.get(row) ?? []), number]);
