@@ -44,7 +44,9 @@ export function MeasureAgain({
   const wording = useWording();
   const { settle } = useEdits();
   const lane = useRef<HTMLDivElement>(null);
-  useEffect(() => lane.current?.scrollIntoView({ block: "center" }), []);
+  useEffect(() => {
+    lane.current?.scrollIntoView({ block: "center" });
+  }, []);
   const draftKey = `${place}.again.${measure}`;
   const [text, setText] = useState(() => draftAt(draftKey) ?? "");
   const [issue, setIssue] = useState<Issue>();
