@@ -1,3 +1,5 @@
+import { longer } from "./longer";
+
 /** A column of a programme in standard form: its cost and its coefficients by row. */
 export interface Column {
   cost: number;
@@ -62,15 +64,3 @@ export class SparseColumns {
     return made;
   }
 }
-
-type Numbers = Int32Array | Float64Array;
-
-const longer = <Kind extends Numbers>(
-  old: Kind,
-  length: number,
-  kind: new (length: number) => Kind,
-): Kind => {
-  const made = new kind(length);
-  made.set(old);
-  return made;
-};

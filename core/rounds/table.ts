@@ -1,3 +1,5 @@
+import { longer } from "../math/longer";
+
 /** What one day could hold: yards as bits and how many of each kind of job. */
 export interface DayLoad {
   day: number;
@@ -105,15 +107,3 @@ export class LoadTable {
     };
   }
 }
-
-type Numbers = Int32Array | Float64Array | Uint8Array | Uint16Array;
-
-const longer = <Kind extends Numbers>(
-  old: Kind,
-  length: number,
-  kind: new (length: number) => Kind,
-): Kind => {
-  const made = new kind(length);
-  made.set(old);
-  return made;
-};
