@@ -7,9 +7,85 @@ const only = (name, from, allowed, comment) => ({
   to: { path: "^(core|calc|app|demo|tests|bench)/", pathNot: allowed },
 });
 
+/**
+ * The floors of the core, from the ground up: a folder imports what lies on lower floors, and those neighbours of its own
+ * floor that stand behind it. No two folders import each other.
+ */
+const FLOORS = [
+  {
+    constants: ["math"],
+    math: [],
+    calendar: ["constants"],
+    units: ["constants"],
+    geometry: [],
+    schema: ["calendar"],
+    repeatability: ["constants"],
+    instrument: ["constants"],
+  },
+  { foot: [] },
+  { gait: [], balance: [] },
+  { trim: [], shoe: [] },
+  { forge: [], photo: [], simulator: ["photo"], caution: [] },
+  { record: [] },
+  { cycle: [], visit: ["cycle"], rounds: ["cycle", "visit"] },
+];
+
+const floors = FLOORS.flatMap((folders, floor) =>
+  Object.entries(folders).map(([folder, neighbours]) => {
+    const below = FLOORS.slice(0, floor).flatMap((lower) => Object.keys(lower));
+    return {
+      name: `floor-of-${folder}`,
+      comment: `core/${folder} stands on ${[...below, ...neighbours].join(", ") || "nothing"}.`,
+      severity: "error",
+      from: { path: `^core/${folder}/`, pathNot: "\\.(test|fixture)\\.ts$" },
+      to: {
+        path: "^core/",
+        pathNot: `^core/(result\\.ts$|(${[folder, ...below, ...neighbours].join("|")})/)`,
+      },
+    };
+  }),
+);
+
+/** Folders inside a folder of the core: the same, by name. */
+const INNER = {
+  foot: {
+    "": [],
+    survey: [""],
+    parametric: ["", "survey"],
+    records: ["", "survey"],
+    findings: ["", "survey", "parametric", "records"],
+  },
+  shoe: { "": [], advice: [""] },
+  forge: { "": [], pattern: [""], heats: [""], cutlist: [""], anvil: ["", "pattern"] },
+};
+
+const innerFloors = Object.entries(INNER).flatMap(([folder, rooms]) =>
+  Object.entries(rooms).map(([room, below]) => {
+    const pathOf = (name) => (name === "" ? `^core/${folder}/[^/]+$` : `^core/${folder}/${name}/`);
+    return {
+      name: `floor-of-${folder}${room === "" ? "" : `-${room}`}`,
+      severity: "error",
+      from: { path: pathOf(room), pathNot: "\\.(test|fixture)\\.ts$" },
+      to: { path: `^core/${folder}/`, pathNot: [room, ...below].map(pathOf) },
+    };
+  }),
+);
+
 module.exports = {
   forbidden: [
     { name: "no-circular", severity: "error", from: {}, to: { circular: true } },
+    {
+      name: "every-folder-of-the-core-has-its-floor",
+      comment: "A new folder of the core is given its floor first.",
+      severity: "error",
+      from: {},
+      to: {
+        path: "^core/[^/]+/",
+        pathNot: `^core/(${FLOORS.flatMap((folders) => Object.keys(folders)).join("|")})/`,
+      },
+    },
+    ...floors,
+    ...innerFloors,
     only("core-imports-core", "^core/", "^core/", "The core computes; it knows no screen and no store."),
     {
       name: "core-has-no-interface",
@@ -43,6 +119,12 @@ module.exports = {
       "^app/ui/",
       "^(core/|app/ui/|app/data/|app/drawing/|app/workers/)",
       "Shared parts know no feature.",
+    ),
+    only(
+      "stage-imports-down",
+      "^app/stage/",
+      "^(core/|app/(stage|ui|data|drawing|charts|workers)/)",
+      "What two stages of a visit share knows no stage.",
     ),
     {
       name: "features-do-not-import-features",

@@ -1,5 +1,5 @@
 import { planTrim } from "~core/trim/plan";
-import { NO_CUT, predictTrim } from "~core/trim/predict";
+import { NO_CUT, predictTrim } from "~core/foot/parametric/predict";
 import { anyQuestion } from "~core/trim/trim.fixture";
 import { readLateral, type LateralPoints } from "~core/foot/lateral";
 import { LIMBS } from "~core/foot/limb";
@@ -20,7 +20,7 @@ import { highsSolver } from "~core/math/programme";
 import { fitShoe } from "~core/shoe/fit";
 import { fitQuestion } from "~core/shoe/shoe.fixture";
 import { chooseSizes, wantedOf, type ShoeSize } from "~core/shoe/sizes";
-import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
+import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
 export const median = (values: number[]): number => {
   const sorted = [...values].sort((a, b) => a - b);

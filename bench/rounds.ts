@@ -6,7 +6,7 @@ import { LIMBS } from "~core/foot/limb";
 import { highsSolver } from "~core/math/programme";
 import { seededRandom } from "~core/math/random";
 import type { Horse } from "~core/record/horse";
-import { nothingRead, type Reading } from "~core/record/reading";
+import { nothingRead, type Reading } from "~core/foot/records/reading";
 import { DEFAULT_ROUNDS, DEFAULT_SETTINGS } from "~core/record/settings";
 import { blankVisit, type Visit } from "~core/record/visit";
 import type { Yard } from "~core/record/yard";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { issuesOf } from "~core/record/issues";
+import { issuesOf } from "~core/schema/issues";
 import { CALCULATORS } from "./calculators";
 import type { Tools } from "./parts";
 

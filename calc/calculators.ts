@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { FRONT_LENSES, SIDE_LENSES } from "~core/balance/lenses";
+import { FRONT_LENSES, SIDE_LENSES } from "~core/foot/lens";
 import { footDue } from "~core/cycle/due";
 import { toeGrowth } from "~core/cycle/growth";
 import { readLateral, type LateralPoints } from "~core/foot/lateral";
@@ -13,11 +13,12 @@ import {
 } from "~core/foot/survey/marks";
 import { readSurvey } from "~core/foot/survey/survey";
 import { rectifyCard } from "~core/photo/rectify";
-import { dateField, finite, limbField } from "~core/record/fields";
+import { dateField, finite } from "~core/schema/fields";
+import { limbField } from "~core/foot/limbField";
 import { repeatability } from "~core/repeatability/repeatability";
 import { ok } from "~core/result";
 import { planTrim, type TrimQuestion } from "~core/trim/plan";
-import { predictTrim, type TrimFoot } from "~core/trim/predict";
+import { predictTrim, type TrimFoot } from "~core/foot/parametric/predict";
 import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
 import { angle, calculator, hemisphere, mm, point, positive, rate, type Calculator } from "./parts";
 import { cutlist, stock } from "./forge";

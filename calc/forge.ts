@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { finite } from "~core/record/fields";
+import { finite } from "~core/schema/fields";
 import { cutList } from "~core/forge/cutlist/cutList";
 import { stockLength } from "~core/forge/stock";
 import { ok } from "~core/result";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { finite } from "~core/record/fields";
+import { finite } from "~core/schema/fields";
 import type { Solver } from "~core/math/programme";
 import type { Result } from "~core/result";
 

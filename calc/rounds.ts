@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { dateField, finite } from "~core/record/fields";
+import { dateField, finite } from "~core/schema/fields";
 import { planRounds } from "~core/rounds/plan";
 import { calculator, positive } from "./parts";
 

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { finite } from "~core/record/fields";
+import { finite } from "~core/schema/fields";
 import { fail, ok } from "~core/result";
 import { BREAKOVER_LENSES, breakoverLenses } from "~core/shoe/breakover";
 import { shoeMass } from "~core/shoe/mass";

@@ -2,15 +2,15 @@ import type { IsoDate } from "~core/calendar/date";
 import { isFore, type Limb } from "~core/foot/limb";
 import { soleLandmarks } from "~core/foot/parametric/landmarks";
 import { sizeFactor, wallThickness, type FootParameters } from "~core/foot/parametric/parameters";
-import { recordOfMarks } from "~core/foot/survey/record";
+import { recordOfMarks } from "~core/foot/records/keptSurvey";
 import type { SolarMarks } from "~core/foot/survey/frame";
 import type { Wear } from "~core/foot/wear";
 import { normalDraw, type Random } from "~core/math/random";
 import { footPlace } from "~core/record/footRecords";
-import type { Look } from "~core/record/look";
-import type { Reading } from "~core/record/reading";
+import type { Look } from "~core/foot/records/look";
+import type { Reading } from "~core/foot/records/reading";
 import type { Visit } from "~core/record/visit";
-import type { WatchingRecord } from "~core/record/watching";
+import type { WatchingRecord } from "~core/gait/watchingRecord";
 import type { Story } from "./yards";
 
 /** How exactly a practised hand places a mark, mm. */

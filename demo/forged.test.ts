@@ -1,11 +1,12 @@
 import { roster } from "~core/cycle/roster";
 import { describe, expect, test } from "@jest/globals";
 import { handCorrection, missOf } from "~core/forge/hand";
-import { jobSteel } from "~core/forge/job";
-import { comingHorses, plannedPieces } from "~core/forge/planned";
-import { forgedSchema, steelSchema } from "~core/record/forge";
+import { jobSteel } from "~core/forge/anvil/job";
+import { comingHorses, plannedPieces } from "~core/visit/comingShoes";
+import { forgedSchema, steelSchema } from "~core/forge/forgeRecord";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
-import { jobOfFoot, likeShoes } from "~core/forge/job";
+import { likeShoes } from "~core/forge/anvil/job";
+import { jobOfFoot } from "~core/visit/footJob";
 import { LIMBS } from "~core/foot/limb";
 import { isShod } from "~core/record/horse";
 import { lastVisit, round, wording } from "./round.fixture";

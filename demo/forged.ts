@@ -1,7 +1,7 @@
 import { addDays, type IsoDate } from "~core/calendar/date";
-import { jobByMeasures, computedFor } from "~core/forge/job";
+import { jobByMeasures, computedFor } from "~core/forge/anvil/job";
 import { normalDraw, type Random } from "~core/math/random";
-import { firstForging, type Forged, type Steel } from "~core/record/forge";
+import { firstForging, type Forged, type Steel } from "~core/forge/forgeRecord";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 
 /** What the demo's hand takes beyond rule and outline, and how much it scatters, mm: an upset a little too eager. */

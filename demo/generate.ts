@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type IsoDate } from "~core/calendar/date";
 import { ANGLE_DRIFT_PRIOR, TOE_GROWTH_PRIOR } from "~core/constants/growth";
 import { capWeeksOf, footOutlook, horseDue, type FootVisit } from "~core/cycle/horseDue";
-import { seasonDays } from "~core/cycle/season";
+import { seasonDays } from "~core/calendar/season";
 import { isFore, LIMBS, type Limb } from "~core/foot/limb";
 import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "~core/foot/measures";
 import { cutFoot, growFoot, type Growth } from "~core/foot/parametric/cut";
@@ -10,11 +10,11 @@ import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/para
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
 import { degrees, radians } from "~core/math/angle";
 import { isShod, type Horse } from "~core/record/horse";
-import type { ShoeingLife } from "~core/shoe/advice/facts";
-import { nothingRead, readingId, type Moment, type Reading } from "~core/record/reading";
+import type { ShoeingLife } from "~core/shoe/facts";
+import { nothingRead, readingId, type Moment, type Reading } from "~core/foot/records/reading";
 import { DEFAULT_ROUNDS, DEFAULT_SETTINGS } from "~core/record/settings";
 import { noRecords, type Records } from "~core/record/tables";
-import { SHEET_STEPS, trimId, type Trim } from "~core/record/trim";
+import { SHEET_STEPS, trimId, type Trim } from "~core/trim/trimRecord";
 import { blankVisit, type Visit } from "~core/record/visit";
 import { isSurveyed, lookedAtFoot, surveyedSole, watchedFoot } from "./footRead";
 import { forgedLog, rack } from "./forged";

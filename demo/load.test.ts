@@ -1,10 +1,10 @@
 import { describe, expect, test } from "@jest/globals";
 import { roster } from "~core/cycle/roster";
-import { comingHorses, type PlannedHorse } from "~core/forge/planned";
+import { comingHorses, type PlannedHorse } from "~core/visit/comingShoes";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { EXAMPLE_NAILS } from "~core/shoe/nails";
 import { loadList } from "~core/rounds/loadList";
-import { wordingFor } from "~core/units/wording";
+import { wordingFor } from "~core/foot/wording";
 import { round } from "./round.fixture";
 
 const TODAY = "2026-11-23";

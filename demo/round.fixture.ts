@@ -1,6 +1,6 @@
-import { visitFoot, type FootRecords, type VisitFoot } from "~core/cycle/visitFoot";
+import { visitFoot, type FootRecords, type VisitFoot } from "~core/visit/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
-import { wordingFor } from "~core/units/wording";
+import { wordingFor } from "~core/foot/wording";
 import { makeDemoRound } from "./generate";
 
 /** The demo round that the specifications speak of. */

@@ -1,10 +1,10 @@
 import { describe, expect, test } from "@jest/globals";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
-import { shoeSchema } from "~core/record/shoe";
+import { shoeSchema } from "~core/shoe/shoeRecord";
 import { adviseShoe } from "~core/shoe/advice/advise";
 import { nailTable } from "~core/shoe/nailTable";
-import { fitChoice, NO_CHOICE, openChecks, standingSpec, visitShoe } from "~core/shoe/visitShoe";
+import { fitChoice, NO_CHOICE, openChecks, standingSpec, visitShoe } from "~core/visit/visitShoe";
 import { lastVisit, round, wording } from "./round.fixture";
 
 /** A foot as it stood at the horse's last visit, ready to be shod. */

@@ -1,10 +1,10 @@
 import type { Limb } from "~core/foot/limb";
 import { footPlace } from "~core/record/footRecords";
 import type { Horse } from "~core/record/horse";
-import type { ShoeRecord } from "~core/record/shoe";
+import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import type { Visit } from "~core/record/visit";
 import { adviseShoe } from "~core/shoe/advice/advise";
-import { factsOfLife } from "~core/shoe/advice/facts";
+import { factsOfLife } from "~core/shoe/facts";
 import { ordinaryShoe } from "~core/shoe/specification";
 
 /** What a foot of the demo round was shod with: what its work and ground speak for, or what a vet prescribed. */

@@ -4,11 +4,11 @@ import { toeTarget } from "~core/foot/toeYardstick";
 import { radians } from "~core/math/angle";
 import { normalDraw, type Random } from "~core/math/random";
 import { isShod, type Horse } from "~core/record/horse";
-import type { Reading } from "~core/record/reading";
+import type { Reading } from "~core/foot/records/reading";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
-import type { AgreedPlan } from "~core/record/trim";
+import type { AgreedPlan } from "~core/trim/trimRecord";
 import { agreedPlan } from "~core/trim/agreed";
-import type { Cuts } from "~core/trim/predict";
+import type { Cuts } from "~core/foot/parametric/predict";
 import { sound } from "./sound";
 
 /** How exactly a hand takes what it meant to take, mm. */

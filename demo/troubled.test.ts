@@ -1,13 +1,13 @@
 import { describe, expect, test } from "@jest/globals";
 import type { Limb } from "~core/foot/limb";
-import { findingsOf } from "~core/foot/findings/find";
-import { heelYOf } from "~core/trim/predict";
+import { findingsOf } from "~core/visit/findings";
+import { heelYOf } from "~core/foot/parametric/predict";
 import { cutSheet } from "~core/trim/sheet";
 import { ownBias, plannedAgainstDone } from "~core/trim/done";
 import { ownerWords, planReasons } from "~core/trim/planWords";
-import { visitPlan } from "~core/trim/visitPlan";
+import { visitPlan } from "~core/visit/visitPlan";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
-import { readingId } from "~core/record/reading";
+import { readingId } from "~core/foot/records/reading";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { lastVisit, round, wording } from "./round.fixture";
 

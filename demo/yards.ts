@@ -1,7 +1,7 @@
 import type { HorseUse } from "~core/constants/due";
 import type { AnimalKind } from "~core/foot/toeYardstick";
 import type { Horse } from "~core/record/horse";
-import type { ShoeingLife } from "~core/shoe/advice/facts";
+import type { ShoeingLife } from "~core/shoe/facts";
 
 /** How a made-up horse's feet are and how they are kept; what is not said is ordinary. */
 export interface HorsePlan {

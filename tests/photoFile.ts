@@ -4,9 +4,9 @@ import type { FootParameters } from "~core/foot/parametric/parameters";
 import type { Limb } from "~core/foot/limb";
 import type { MarkedPhoto } from "~core/photo/readPhoto";
 import type { PhotoView } from "~core/photo/views";
-import type { Shot } from "~core/standin/camera";
-import { renderScene } from "~core/standin/render";
-import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
+import type { Shot } from "~core/simulator/camera";
+import { renderScene } from "~core/simulator/render";
+import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
 /** Pixels as a PNG file, without a library: the tests make their own photographs. */
 function pngFile(pixels: Uint8ClampedArray, width: number, height: number): Buffer {

@@ -1,8 +1,8 @@
-import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
+import { visitFoot, type VisitFoot } from "~core/visit/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
-import { forgingId, ON_THE_ANVIL, type Forged, type Forging, type Steel } from "~core/record/forge";
+import { forgingId, ON_THE_ANVIL, type Forged, type Forging, type Steel } from "~core/forge/forgeRecord";
 import type { Visit } from "~core/record/visit";
-import { comingHorses, type PlannedHorse } from "~core/forge/planned";
+import { comingHorses, type PlannedHorse } from "~core/visit/comingShoes";
 import { readHorseFile, readRoster, visitById, type HorseFile } from "./queries";
 import { session } from "./session";
 

@@ -1,4 +1,4 @@
-import { readingId } from "~core/record/reading";
+import { readingId } from "~core/foot/records/reading";
 import type { Noise } from "~core/repeatability/repeatability";
 import { plannedAgainstDone, type PlannedDone } from "~core/trim/done";
 import { session } from "./session";

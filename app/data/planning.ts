@@ -1,8 +1,8 @@
 import type { RosterRow } from "~core/cycle/dayPlan";
 import type { Appointment } from "~core/record/appointment";
 import type { Call } from "~core/record/call";
-import type { Reading } from "~core/record/reading";
-import type { ShoeRecord } from "~core/record/shoe";
+import type { Reading } from "~core/foot/records/reading";
+import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import type { RoundsSettings } from "~core/record/settings";
 import { planOfDay } from "~core/rounds/daySheet";
 import { readPlannedHorses } from "./forge";

@@ -1,18 +1,18 @@
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
 import type { Horse } from "~core/record/horse";
-import type { Forged } from "~core/record/forge";
-import type { Look } from "~core/record/look";
-import type { Photo } from "~core/record/photo";
-import type { Reading } from "~core/record/reading";
-import type { NailRow, ShoeRecord, SizeRow } from "~core/record/shoe";
-import type { Trim } from "~core/record/trim";
+import type { Forged } from "~core/forge/forgeRecord";
+import type { Look } from "~core/foot/records/look";
+import type { Photo } from "~core/photo/photoRecord";
+import type { Reading } from "~core/foot/records/reading";
+import type { NailRow, ShoeRecord, SizeRow } from "~core/shoe/shoeRecord";
+import type { Trim } from "~core/trim/trimRecord";
 import type { Visit } from "~core/record/visit";
-import type { WatchingRecord } from "~core/record/watching";
+import type { WatchingRecord } from "~core/gait/watchingRecord";
 import type { Yard } from "~core/record/yard";
 import { roster } from "~core/cycle/roster";
 import type { RosterRow } from "~core/cycle/dayPlan";
 import { companions } from "~core/rounds/planning";
-import { feetOfHorse, type FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
+import { feetOfHorse, type FeetOfHorse } from "~core/visit/feetOfHorse";
 import { session } from "./session";
 
 /** Everything about one horse, readings and trims of all its visits included; visits oldest first. */

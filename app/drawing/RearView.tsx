@@ -3,7 +3,7 @@ import { hairlineTiltDeg } from "~core/foot/parametric/cut";
 import { isLeft, SIDES } from "~core/foot/limb";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import type { Vector } from "~core/geometry/vector";
-import type { Wording } from "~core/units/wording";
+import type { Wording } from "~core/foot/wording";
 import { pathThrough, roundUp } from "./path";
 import type { ViewGeometry } from "./viewGeometry";
 import "./drawing.css";

@@ -4,7 +4,7 @@ import type { FootParameters } from "~core/foot/parametric/parameters";
 import { isLeft } from "~core/foot/limb";
 import type { Vector } from "~core/geometry/vector";
 import { radians } from "~core/math/angle";
-import type { Wording } from "~core/units/wording";
+import type { Wording } from "~core/foot/wording";
 import { pathThrough, roundUp } from "./path";
 import type { ViewGeometry } from "./viewGeometry";
 import "./drawing.css";

@@ -6,14 +6,14 @@ import { footHistory, leftWith, type FootOutlook } from "~core/cycle/horseDue";
 import type { Vector } from "~core/geometry/vector";
 import { lateralOnScreen, LIMBS, SIDES, type Limb } from "~core/foot/limb";
 import { readAxis } from "~core/foot/axis";
-import { standingFindings } from "~core/foot/findings/standing";
-import type { FootRecords } from "~core/cycle/visitFoot";
-import { baseFoot } from "~core/foot/parametric/feetOfHorse";
+import { standingFindings } from "~core/visit/standing";
+import type { FootRecords } from "~core/visit/visitFoot";
+import { baseFoot } from "~core/visit/feetOfHorse";
 import { soleFigure } from "~core/foot/parametric/figure";
 import { corYOf } from "~core/foot/parametric/parameters";
 import type { Horse } from "~core/record/horse";
 import type { Visit } from "~core/record/visit";
-import { noiseOf } from "~core/repeatability/pairs";
+import { noiseOf } from "~core/foot/records/pairs";
 import "../drawing/drawing.css";
 import "./footBoard.css";
 

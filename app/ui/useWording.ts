@@ -1,6 +1,6 @@
 import { useRouteLoaderData } from "react-router";
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
-import { wordingFor, type Wording } from "~core/units/wording";
+import { wordingFor, type Wording } from "~core/foot/wording";
 
 /** The user's settings as the root loader read them. */
 export function useSettings(): Settings {

@@ -1,9 +1,9 @@
 import type { Remote } from "comlink";
 import type { CutList, CutListQuestion } from "~core/forge/cutlist/cutList";
-import type { PlannedHorse, PlannedPiece } from "~core/forge/planned";
-import type { Forged } from "~core/record/forge";
+import type { PlannedHorse, PlannedPiece } from "~core/visit/comingShoes";
+import type { Forged } from "~core/forge/forgeRecord";
 import type { LoadList } from "~core/rounds/loadList";
-import type { NailRow } from "~core/record/shoe";
+import type { NailRow } from "~core/shoe/shoeRecord";
 import type { Settings } from "~core/record/settings";
 import type { Result } from "~core/result";
 import type { ForgeWorker } from "./forge.worker";

@@ -2,13 +2,13 @@ import { expose } from "comlink";
 import loadHighs from "highs";
 import wasm from "highs/runtime?url";
 import { cutList, type CutListQuestion } from "~core/forge/cutlist/cutList";
-import { plannedPieces, type PlannedHorse } from "~core/forge/planned";
+import { plannedPieces, type PlannedHorse } from "~core/visit/comingShoes";
 import { highsSolver } from "~core/math/programme";
 import { loadList } from "~core/rounds/loadList";
-import type { Forged } from "~core/record/forge";
-import type { NailRow } from "~core/record/shoe";
+import type { Forged } from "~core/forge/forgeRecord";
+import type { NailRow } from "~core/shoe/shoeRecord";
 import type { Settings } from "~core/record/settings";
-import { wordingFor } from "~core/units/wording";
+import { wordingFor } from "~core/foot/wording";
 
 /** A thin adapter: the same functions run in the tests and in the headless command. */
 const forgeWorker = {

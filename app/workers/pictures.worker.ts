@@ -5,9 +5,9 @@ import { keptSize, pictureType, type PictureType } from "~core/photo/pictureFile
 import type { MarkedPhoto } from "~core/photo/readPhoto";
 import type { PhotoView } from "~core/photo/views";
 import { fail, ok, type Result } from "~core/result";
-import { focalPixels, type Shot } from "~core/standin/camera";
-import { renderScene } from "~core/standin/render";
-import { aimAt, sceneOf, truthInPicture } from "~core/standin/scene";
+import { focalPixels, type Shot } from "~core/simulator/camera";
+import { renderScene } from "~core/simulator/render";
+import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
 /** A picture ready to be kept: turned upright, no larger than needed. */
 export interface ReadyPicture {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
-import { DEFAULT_LENSES, FRONT_LENSES, LENS_FACTS, lensesOf, SIDE_LENSES } from "./lenses";
+import { DEFAULT_LENSES, FRONT_LENSES, LENS_FACTS, lensesOf, SIDE_LENSES } from "../foot/lens";
 
 describe("lensesOf", () => {
   test("shod feet by the straight axis, bare ones by the live sole, unless the user says otherwise", () => {

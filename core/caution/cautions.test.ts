@@ -1,5 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
-import type { STAGES } from "../record/visit";
+import type { STAGES } from "../constants/stages";
 import { CAUTIONS, cautionsAt } from "./cautions";
 
 /** Read aloud: about 150 words a minute. */

@@ -1,4 +1,4 @@
-import type { Stage } from "../record/visit";
+import type { Stage } from "../constants/stages";
 
 /** Where a caution stands: a stage of a visit, or the forge. */
 type CautionPlace = Stage | "forge";

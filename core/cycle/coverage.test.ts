@@ -4,7 +4,7 @@ import { normalDraw, seededRandom } from "../math/random";
 import { Z_CENTRAL_80 } from "../math/statistics";
 import { forecastFoot, type DueQuestion } from "./due";
 import { angleDrift, toeGrowth, type BeforeAfter } from "./growth";
-import { seasonDays } from "./season";
+import { seasonDays } from "../calendar/season";
 
 const FEET = 1500;
 const CYCLE_DAYS = 42;

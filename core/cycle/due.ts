@@ -8,7 +8,7 @@ import {
   WINDOW_DAYS,
 } from "../constants/due";
 import { Z_CENTRAL_80, Z_ONE_SIDED_80 } from "../math/statistics";
-import { seasonFrom, type Hemisphere } from "./season";
+import { seasonFrom, type Hemisphere } from "../calendar/season";
 
 interface DailyRate {
   perDay: number;

@@ -1,7 +1,7 @@
 import { daysBetween, type IsoDate } from "../calendar/date";
 import type { HorseDue } from "../record/visit";
 import type { Horse } from "../record/horse";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 
 /** Where a horse stands in its cycle on a given day. */
 export interface CycleState {

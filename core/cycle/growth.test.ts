@@ -2,7 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { addDays } from "../calendar/date";
 import { angleDrift, toeGrowth } from "./growth";
-import { seasonDays } from "./season";
+import { seasonDays } from "../calendar/season";
 
 const shod = { shod: true, hemisphere: "north", measureSd: 1.1 } as const;
 

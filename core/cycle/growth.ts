@@ -2,7 +2,7 @@ import { daysBetween, type IsoDate } from "../calendar/date";
 import { ANGLE_DRIFT_PRIOR, TOE_GROWTH_PRIOR } from "../constants/growth";
 import { combineByPrecision, type Estimate } from "../math/statistics";
 import { fail, ok, type Result } from "../result";
-import { seasonDays, type Hemisphere } from "./season";
+import { seasonDays, type Hemisphere } from "../calendar/season";
 
 /** A rate learned from a foot's own cycles, in units a day, and from how many of them. */
 export interface Rate {

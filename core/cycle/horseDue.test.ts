@@ -1,14 +1,14 @@
 import { describe, expect, test } from "@jest/globals";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import type { Horse } from "../record/horse";
-import { nothingRead, type Reading } from "../record/reading";
+import { nothingRead, type Reading } from "../foot/records/reading";
 import { blankVisit, type Visit } from "../record/visit";
 import { cycleState, dueReason } from "./dueWords";
 import { minutesInWords } from "./dayPlan";
 import { capWeeksOf, footHistory, horseDue, horseOutlook, leftWith } from "./horseDue";
-import { stageDone } from "./progress";
-import { visitFoot } from "./visitFoot";
+import { stageDone } from "../visit/progress";
+import { visitFoot } from "../visit/visitFoot";
 
 const wording = wordingFor(DEFAULT_SETTINGS);
 const horse: Horse = {

@@ -1,5 +1,5 @@
 import type { Horse } from "../record/horse";
-import type { ShoeRecord } from "../record/shoe";
+import type { ShoeRecord } from "../shoe/shoeRecord";
 import type { Visit } from "../record/visit";
 import type { Yard } from "../record/yard";
 import type { RosterRow } from "./dayPlan";

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { addDays, daysBetween } from "../calendar/date";
 import { DEFAULT_SETTINGS } from "../record/settings";
-import { nothingRead, type Reading } from "../record/reading";
+import { nothingRead, type Reading } from "../foot/records/reading";
 import { horseAt, rowsOf, TODAY, YARDS } from "../rounds/round.fixture";
 import { ordinaryShoe, type Specification } from "../shoe/specification";
 import { boardGroups, boardRows } from "./board";

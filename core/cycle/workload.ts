@@ -2,12 +2,12 @@ import { addDays, daysBetween, weekday, type IsoDate } from "../calendar/date";
 import type { Entry } from "../constants/entry";
 import type { SEASON_PEAK } from "../constants/growth";
 import type { Horse } from "../record/horse";
-import type { Reading } from "../record/reading";
+import type { Reading } from "../foot/records/reading";
 import type { HorseDue } from "../record/visit";
 import type { Noise } from "../repeatability/repeatability";
 import { footDue } from "./due";
 import { capWeeksOf, horseOutlook, type DueRules } from "./horseDue";
-import { seasonDays } from "./season";
+import { seasonDays } from "../calendar/season";
 
 /** Part of a working day that goes on the road and on getting in and out. */
 export const ROAD_SHARE: Entry<number> = {

@@ -1,4 +1,4 @@
-import type { Wording } from "../units/wording";
+import type { Wording } from "./wording";
 import { MEASURE_FACTS, MEASURES, type FootValues } from "./measures";
 
 /** Something plausible but odd: kept, and asked about once. The code stays the same while the fact does. */

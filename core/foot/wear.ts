@@ -1,4 +1,3 @@
-import { landingOf, leavingSide, type Watching } from "../gait/watching";
 import type { Side } from "./limb";
 
 /** Sectors of the old shoe, from the medial heel round the toe to the lateral heel. */
@@ -28,13 +27,14 @@ export const WEAR_STATES = ["untouched", "worn", "thin", "through"] as const;
 export type WearState = (typeof WEAR_STATES)[number];
 export type Wear = Partial<Record<WearSector, WearState | undefined>>;
 
-const amount = (state: WearState | undefined): number => WEAR_STATES.indexOf(state ?? "untouched");
+/** 0 for metal as it was to 3 for worn away. */
+export const wearAmount = (state: WearState | undefined): number => WEAR_STATES.indexOf(state ?? "untouched");
 
 /** Where the shoe is thinnest; undefined with no wear painted or with wear that is the same all round. */
 export function thinnestWear(wear: Wear): { sectors: WearSector[]; state: WearState } | undefined {
   const painted = WEAR_SECTORS.filter((sector) => wear[sector] !== undefined);
-  const most = Math.max(0, ...painted.map((sector) => amount(wear[sector])));
-  const sectors = painted.filter((sector) => amount(wear[sector]) === most);
+  const most = Math.max(0, ...painted.map((sector) => wearAmount(wear[sector])));
+  const sectors = painted.filter((sector) => wearAmount(wear[sector]) === most);
   if (most === 0 || (painted.length === WEAR_SECTORS.length && sectors.length === painted.length))
     return undefined;
   return { sectors, state: WEAR_STATES[most] ?? "worn" };
@@ -47,44 +47,11 @@ const WORN_APART = 0.3;
 export function wornSide(wear: Wear): Side | undefined {
   const meanOf = (side: "Medial" | "Lateral") => {
     const sectors = WEAR_SECTORS.filter((sector) => sector.endsWith(side));
-    return sectors.reduce((sum, sector) => sum + amount(wear[sector]), 0) / sectors.length;
+    return sectors.reduce((sum, sector) => sum + wearAmount(wear[sector]), 0) / sectors.length;
   };
   const [medial, lateral] = [meanOf("Medial"), meanOf("Lateral")];
   if (Math.abs(lateral - medial) < WORN_APART) return undefined;
   return lateral > medial ? "lateral" : "medial";
-}
-
-/** Do landing, wear and breakover tell one story? */
-export interface WearAgreement {
-  agrees: boolean;
-  /** What does not fit, in words with medial and lateral in them. */
-  disagreements: string[];
-}
-
-/**
- * Landing against wear against breakover. The shoe is thinnest where the foot lands and leaves: a landing on one side
- * with the wear on the other, or a breakover over one toe quarter with the other one thinner, does not agree. Undefined
- * where there is no wear or nothing watched to hold it against.
- */
-export function wearAgreement(wear: Wear, watching: Watching | undefined): WearAgreement | undefined {
-  const thin = thinnestWear(wear);
-  if (!thin || !watching || (!watching.lands && watching.leaves === undefined)) return undefined;
-  const disagreements: string[] = [];
-  const worn = wornSide(wear);
-  const landing = watching.lands && landingOf(watching.lands);
-  if (landing?.side && worn && landing.side !== worn)
-    disagreements.push(
-      `it was seen to land ${landing.word} first, yet the ${worn} branch is the thinner one`,
-    );
-  if (landing && !landing.side && worn)
-    disagreements.push(`it was seen to land ${landing.word}, yet the ${worn} branch is the thinner one`);
-  const leaves = watching.leaves === undefined ? undefined : leavingSide(watching.leaves);
-  const quarters = amount(wear.toeQuarterLateral) - amount(wear.toeQuarterMedial);
-  if (leaves && quarters !== 0 && leaves !== (quarters > 0 ? "lateral" : "medial"))
-    disagreements.push(
-      `it was seen to leave over the ${leaves} toe quarter, yet the ${quarters > 0 ? "lateral" : "medial"} one is thinner`,
-    );
-  return { agrees: disagreements.length === 0, disagreements };
 }
 
 /** What is found on a pulled and cleaned foot. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { fitShoe } from "../shoe/fit";
 import { fitQuestion } from "../shoe/shoe.fixture";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 import { stockInWords, stockOfFit } from "./fitStock";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "inside-outside", leftRight: "left-right" });

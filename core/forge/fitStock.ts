@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from "../constants/exact";
 import type { Fit } from "../shoe/fit";
 import type { Result } from "../result";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 import { centreLineOf, stockLength, TRADE_ALLOWANCES, type Allowances, type Stock } from "./stock";
 
 /** Rule and outline further apart than this: a measure is to be checked, mm. Source: trade practice. */

@@ -3,7 +3,7 @@ import { fitShoe } from "../shoe/fit";
 import { fitQuestion } from "../shoe/shoe.fixture";
 import type { Specification } from "../shoe/specification";
 import { SIDES } from "../foot/limb";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 import { stockOfFit } from "./fitStock";
 import { barMarks, type Bar, type MarkKind } from "./marks";
 import { outlineParts, partsInWords } from "./outlineParts";

@@ -3,7 +3,7 @@ import { distance, type SolarPoint, type Vector } from "../geometry/vector";
 import { SIDES, type Side } from "../foot/limb";
 import { eachSide } from "../foot/parametric/parameters";
 import { roundTheToe, type SidedLine } from "../shoe/outline";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 
 /** One bend of an outline: its length, how far it turns, and the radius of an even bend that does the same. mm, deg. */
 export interface Bend {

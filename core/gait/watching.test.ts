@@ -1,5 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
-import { FRONT_LENSES, frontAim, LENS_FACTS, SIDE_LENSES, sideAim } from "../balance/lenses";
+import { frontAim, sideAim } from "../balance/lenses";
+import { FRONT_LENSES, LENS_FACTS, SIDE_LENSES } from "../foot/lens";
 import { flagOfFind, openFlags, RED_FLAG_ADVICE, RED_FLAG_NAMES, RED_FLAGS } from "../caution/redFlags";
 import { footOrder } from "../foot/order";
 import { ordinaryFoot } from "../foot/parametric/fit";
@@ -10,9 +11,9 @@ import {
   thinnestWear,
   WEAR_SECTOR_NAMES,
   WEAR_SECTORS,
-  wearAgreement,
   wornSide,
 } from "../foot/wear";
+import { wearAgreement } from "./wearAgreement";
 import { landingOf, leavingOf, leavingSide, leavingWord, onlyThisOne, watchingChange } from "./watching";
 
 describe("landing and leaving", () => {

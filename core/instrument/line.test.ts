@@ -2,7 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { seededRandom } from "../math/random";
 import { CALLIPER_LENGTHS, checkCalliper } from "../foot/survey/calliper";
-import { standInFoot, standInLine, trueLength, trueMeasure } from "../standin/instrument";
+import { standInFoot, standInLine, trueLength, trueMeasure } from "../simulator/instrument";
 import { checksum, isInstrumentLine, readInstrumentLine, splitLines, writeInstrumentLine } from "./line";
 
 describe("readInstrumentLine", () => {

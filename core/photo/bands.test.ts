@@ -3,8 +3,8 @@ import fc from "fast-check";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import type { Vector } from "../geometry/vector";
 import { seededRandom } from "../math/random";
-import type { Shot } from "../standin/camera";
-import { aimAt, sceneOf, truthInPicture } from "../standin/scene";
+import type { Shot } from "../simulator/camera";
+import { aimAt, sceneOf, truthInPicture } from "../simulator/scene";
 import { bandsOf, readSidePhoto, readSolePhoto, truePhoto, type TruePhoto } from "./readPhoto";
 
 const FOOT = ordinaryFoot("LF", { kind: "horse", massKg: 500 });

@@ -2,9 +2,9 @@ import { describe, expect, test } from "@jest/globals";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import type { ImagePoint } from "../geometry/vector";
-import { aimAt, sceneOf, truthInPicture } from "../standin/scene";
-import { projected, type Shot } from "../standin/camera";
-import { renderScene } from "../standin/render";
+import { aimAt, sceneOf, truthInPicture } from "../simulator/scene";
+import { projected, type Shot } from "../simulator/camera";
+import { renderScene } from "../simulator/render";
 import { fillFromPhoto, sidesChanged, TRACE, type Filled } from "./fill";
 import { keptSize, pictureType } from "./pictureFile";
 

@@ -1,12 +1,12 @@
 import { sideOfMark } from "../foot/survey/marks";
 import type { Measured, RearValues, SideValues, Source, FootValues } from "../foot/measures";
 import { SIDE_MEASURES } from "../foot/measures";
-import { recordOfMarks } from "../foot/survey/record";
+import { recordOfMarks } from "../foot/records/keptSurvey";
 import type { Limb } from "../foot/limb";
 import type { SolarFrame } from "../foot/survey/frame";
 import type { SolarPoint } from "../geometry/vector";
 import { radians } from "../math/angle";
-import type { SoleRecord } from "../record/reading";
+import type { SoleRecord } from "../foot/records/reading";
 import { ok, type Issue, type Result } from "../result";
 import {
   readRearPhoto,

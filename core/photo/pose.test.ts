@@ -2,8 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { dot3, length3, minus3 } from "../geometry/space";
 import { distance, type Vector } from "../geometry/vector";
-import { aimAt, sceneOf, truthInPicture } from "../standin/scene";
-import { focalPixels, project, type Shot } from "../standin/camera";
+import { aimAt, sceneOf, truthInPicture } from "../simulator/scene";
+import { focalPixels, project, type Shot } from "../simulator/camera";
 import { cameraPlace, focalFromCard, offPlane } from "./pose";
 import { rectifyCard } from "./rectify";
 

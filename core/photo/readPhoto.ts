@@ -1,6 +1,7 @@
 import { readLateral, type LateralPoints, type LateralReading } from "../foot/lateral";
 import type { Limb } from "../foot/limb";
-import { SIZE_ONE_BEARING_MM, SIZE_ONE_WIDTH_MM } from "../foot/parametric/parameters";
+import { SIZE_ONE_BEARING_MM } from "../foot/parametric/parameters";
+import { SIZE_ONE_WIDTH_MM } from "../foot/sizeOne";
 import { isFore } from "../foot/limb";
 import { readRear, type RearPoints, type RearReading } from "../foot/rear";
 import { solarFrame, type FreeMarks, type SolarFrame, type SolarMarks } from "../foot/survey/frame";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { dateField, idField, line, timeField } from "./fields";
+import { dateField, idField, line, timeField } from "../schema/fields";
 
 /** Time that is taken already: a day's hours less this. */
 export const appointmentSchema = z.strictObject({

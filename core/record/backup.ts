@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { Issue, Result } from "../result";
 import { fail, ok } from "../result";
-import { issuesOf } from "./issues";
+import { issuesOf } from "../schema/issues";
 import { migrateRow, RECORD_VERSION } from "./migrations";
 import { LINKS, noRecords, TABLE_NAMES, TABLES, type Records, type TableName } from "./tables";
 

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { dateField, idField, limbField, prose } from "./fields";
+import { dateField, idField, prose } from "../schema/fields";
+import { limbField } from "../foot/limbField";
 
 /** What an owner calls about between visits. */
 export const CALL_KINDS = ["lost shoe", "sprung shoe", "abscess", "lame"] as const;

@@ -1,8 +1,8 @@
 import type { Limb } from "../foot/limb";
 import { valueAt, withValueAt, type Edit } from "./edit";
-import { nothingRead, readingId, type Moment } from "./reading";
-import { noShoe, shoeId } from "./shoe";
-import { trimId } from "./trim";
+import { nothingRead, readingId, type Moment } from "../foot/records/reading";
+import { noShoe, shoeId } from "../shoe/shoeRecord";
+import { trimId } from "../trim/trimRecord";
 import type { Visit } from "./visit";
 
 /** The records that a visit keeps for each foot. */

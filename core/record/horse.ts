@@ -1,11 +1,11 @@
 import { z } from "zod";
-import { FRONT_LENSES, SIDE_LENSES } from "../balance/lenses";
+import { FRONT_LENSES, SIDE_LENSES } from "../foot/lens";
 import { HORSE_USES } from "../constants/due";
 import { isFore, type Limb } from "../foot/limb";
 import { ANIMAL_KINDS } from "../foot/toeYardstick";
-import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "../shoe/advice/facts";
-import { dateField, idField, line, prose } from "./fields";
-import { prescriptionSchema } from "./shoe";
+import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "../shoe/facts";
+import { dateField, idField, line, prose } from "../schema/fields";
+import { prescriptionSchema } from "../shoe/shoeRecord";
 
 /** Which feet are shod. */
 export const FINISHES = ["full set", "fronts", "trim"] as const;

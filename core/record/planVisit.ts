@@ -3,7 +3,7 @@ import { LIMBS, type Limb } from "../foot/limb";
 import type { Edit } from "./edit";
 import { footPlace, type FootTable } from "./footRecords";
 import type { Horse } from "./horse";
-import { MOMENTS, type Moment } from "./reading";
+import { MOMENTS, type Moment } from "../foot/records/reading";
 import { blankVisit, type Visit } from "./visit";
 
 /** The edit that plans a visit. The id is handed in. */

@@ -1,10 +1,10 @@
 import { describe, expect, test } from "@jest/globals";
 import ICAL from "ical.js";
 import Papa from "papaparse";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 import { dueCalendar } from "./calendar";
 import { readingsCsv } from "./csv";
-import { dueEvents } from "./dueEvents";
+import { dueEvents } from "../cycle/dueEvents";
 import { applyEdit, sameValue, undoOf, valueAt, withValueAt, type Edit } from "./edit";
 import { horseSchema, isShod } from "./horse";
 import { planVisit, startVisit } from "./planVisit";

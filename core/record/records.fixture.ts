@@ -1,5 +1,5 @@
 import { makeBackup, writeBackup } from "./backup";
-import { nothingRead } from "./reading";
+import { nothingRead } from "../foot/records/reading";
 import { DEFAULT_SETTINGS } from "./settings";
 import { noRecords, type Records } from "./tables";
 import { blankVisit } from "./visit";

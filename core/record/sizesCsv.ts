@@ -1,7 +1,7 @@
 import type { Result } from "../result";
 import type { NailSize } from "../shoe/nails";
 import type { ShoeSize } from "../shoe/sizes";
-import { nailSizeSchema, sizeSchema, type NailRow, type SizeRow } from "./shoe";
+import { nailSizeSchema, sizeSchema, type NailRow, type SizeRow } from "../shoe/shoeRecord";
 import { readTableCsv, tableCsv, type TableShape } from "./tableCsv";
 
 const SIZES = {

@@ -3,8 +3,8 @@ import { z } from "zod";
 import { DEFAULT_SETTINGS, settingsSchema } from "./settings";
 import { LINKS, noRecords, TABLE_NAMES, TABLES } from "./tables";
 import { visitSchema } from "./visit";
-import { readingSchema } from "./reading";
-import { trimSchema, MOST_CUT_MM } from "./trim";
+import { readingSchema } from "../foot/records/reading";
+import { trimSchema, MOST_CUT_MM } from "../trim/trimRecord";
 
 describe("the tables of the records", () => {
   test("every record carries its id, and refuses keys that it does not know", () => {

@@ -1,16 +1,16 @@
 import type { z } from "zod";
 import { appointmentSchema } from "./appointment";
 import { callSchema } from "./call";
-import { forgedSchema, forgingSchema, steelSchema } from "./forge";
+import { forgedSchema, forgingSchema, steelSchema } from "../forge/forgeRecord";
 import { horseSchema } from "./horse";
-import { lookSchema } from "./look";
-import { photoSchema, pictureSchema } from "./photo";
-import { readingSchema } from "./reading";
+import { lookSchema } from "../foot/records/look";
+import { photoSchema, pictureSchema } from "../photo/photoRecord";
+import { readingSchema } from "../foot/records/reading";
 import { settingsSchema } from "./settings";
-import { nailSizeSchema, shoeSchema, sizeSchema } from "./shoe";
-import { trimSchema } from "./trim";
+import { nailSizeSchema, shoeSchema, sizeSchema } from "../shoe/shoeRecord";
+import { trimSchema } from "../trim/trimRecord";
 import { visitSchema } from "./visit";
-import { watchingSchema } from "./watching";
+import { watchingSchema } from "../gait/watchingRecord";
 import { yardSchema } from "./yard";
 
 /** Everything that is kept and exported, by table, parents before children. */

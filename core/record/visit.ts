@@ -1,35 +1,10 @@
 import { z } from "zod";
 import { RED_FLAG_NAMES } from "../caution/redFlags";
 import { GAITS, SURFACES } from "../gait/watching";
-import { dateField, idField, instantField, limbField, prose, timeField } from "./fields";
-
-/** The nine knots of a visit, in the order of the work. */
-export const STAGES = [
-  "arrive",
-  "watch",
-  "read",
-  "survey",
-  "trim",
-  "shoe",
-  "set",
-  "recheck",
-  "sign-off",
-] as const;
-export type Stage = (typeof STAGES)[number];
-
-export const STAGE_NAMES: Record<Stage, string> = {
-  arrive: "Arrive",
-  watch: "Watch",
-  read: "Pull and read",
-  survey: "Survey",
-  trim: "Trim",
-  shoe: "Shoe",
-  set: "Set",
-  recheck: "Recheck",
-  "sign-off": "Sign off",
-};
-
-export const HORN_STATES = ["dry", "ordinary", "wet"] as const;
+import { STAGES } from "../constants/stages";
+import { HORN_STATES } from "../foot/horn";
+import { dateField, idField, instantField, prose, timeField } from "../schema/fields";
+import { limbField } from "../foot/limbField";
 
 export const dueSchema = z.strictObject({
   due: dateField,

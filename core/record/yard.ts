@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { idField, line, prose } from "./fields";
+import { idField, line, prose } from "../schema/fields";
 
 /** A place where horses stand and the person who answers there. */
 export const yardSchema = z.strictObject({

@@ -1,14 +1,15 @@
-import { visitFoot, type VisitFoot } from "../cycle/visitFoot";
+import { visitFoot, type VisitFoot } from "../visit/visitFoot";
 import { isFore, LIMBS, type Limb } from "../foot/limb";
-import { jobOfFoot, jobStock } from "../forge/job";
-import type { PlannedHorse } from "../forge/planned";
+import { jobStock } from "../forge/anvil/job";
+import { jobOfFoot } from "../visit/footJob";
+import type { PlannedHorse } from "../visit/comingShoes";
 import { isShod } from "../record/horse";
-import type { Forged } from "../record/forge";
+import type { Forged } from "../forge/forgeRecord";
 import type { Settings } from "../record/settings";
 import type { NailSize } from "../shoe/nails";
 import { nailTable } from "../shoe/nailTable";
 import { specInWords, type HeadPattern, type Specification } from "../shoe/specification";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 
 /** What goes into the van for a day. Lengths mm. */
 export interface LoadList {

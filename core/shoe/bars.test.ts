@@ -5,7 +5,7 @@ import { fitShoe, NO_SETTING } from "./fit";
 import { nailTable } from "./nailTable";
 import { fitQuestion, shodFoot } from "./shoe.fixture";
 import { ordinaryFoot } from "../foot/parametric/fit";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 
 const foot = shodFoot();
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "medial-lateral", leftRight: "left-right" });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import type { SolarPoint } from "../geometry/vector";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 import {
   breakoverDirection,
   breakoverLenses,

@@ -4,7 +4,7 @@ import { SIDES, type Side } from "../foot/limb";
 import { WEAR_STATES, type Wear } from "../foot/wear";
 import { degrees, radians } from "../math/angle";
 import { eachSide } from "../foot/parametric/parameters";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 import { roundTheToe, type SidedLine } from "./outline";
 
 export const BREAKOVER_LENSES = ["pasternLine", "coffinTip", "evenHalves", "toe"] as const;

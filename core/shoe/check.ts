@@ -1,5 +1,5 @@
-import type { Wording } from "../units/wording";
-import type { Footing } from "./advice/facts";
+import type { Wording } from "../foot/wording";
+import type { Footing } from "./facts";
 import type { PrescriptionAsks } from "./prescription";
 
 /** One thing looked at before a shoe is nailed on. */

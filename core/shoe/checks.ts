@@ -1,5 +1,5 @@
 import type { CheckContext, ShoeCheck } from "./check";
-import type { Footing } from "./advice/facts";
+import type { Footing } from "./facts";
 import type { Fit } from "./fit";
 import { fitChecks } from "./fitChecks";
 import { SIDES } from "../foot/limb";

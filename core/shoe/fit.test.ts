@@ -1,12 +1,12 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 import type { CheckContext } from "./check";
 import { shoeChecks } from "./checks";
 import { fitShoe, supportYOf } from "./fit";
 import { halfWidthAt, roundTheToe, widestOf } from "./outline";
 import { fitQuestion, shodFoot } from "./shoe.fixture";
-import { openChecks } from "./visitShoe";
+import { openChecks } from "../visit/visitShoe";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "medial-lateral", leftRight: "left-right" });
 const context: CheckContext = { footing: [], thinSole: false, wording };

@@ -1,7 +1,7 @@
 import { SIDES, type Side } from "../foot/limb";
 import type { FootParameters } from "../foot/parametric/parameters";
 import { lengthDownTo } from "../geometry/polyline";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 import type { Fit } from "./fit";
 import {
   EXAMPLE_NAILS,

@@ -12,10 +12,10 @@ import {
   type FootParameters,
 } from "../foot/parametric/parameters";
 import type { SolarMarks } from "../foot/survey/frame";
-import { filledMarks } from "../foot/survey/outline";
+import { filledMarks } from "../foot/parametric/surveyedOutline";
 import { interpolate } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
-import { NO_CUT, type Cuts } from "../trim/predict";
+import { NO_CUT, type Cuts } from "../foot/parametric/predict";
 import type { ShodFoot } from "./fit";
 import { outlineThrough, sidesOf, widestYOf, type OutlineKnots } from "./outline";
 

@@ -1,7 +1,7 @@
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import { corYOf, sizeFactor, wallThickness } from "../foot/parametric/parameters";
-import { factsOfLife, type ShoeFacts } from "./advice/facts";
+import { factsOfLife, type ShoeFacts } from "./facts";
 import { NO_SETTING, type FitQuestion, type ShodFoot } from "./fit";
 import { outlineThrough, type OutlineKnots } from "./outline";
 import { ordinaryShoe, type Specification } from "./specification";

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { readSizesCsv, sizesCsv } from "../record/sizesCsv";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 import { fitShoe } from "./fit";
 import { fitQuestion } from "./shoe.fixture";
 import {

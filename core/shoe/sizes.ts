@@ -1,6 +1,6 @@
 import type { HeadPattern, Specification } from "./specification";
 import type { Fit } from "./fit";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 
 /** A ready-made shoe of the user's own table. Lengths mm. */
 export interface ShoeSize {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
-import { specificationSchema } from "../record/shoe";
-import { wordingFor } from "../units/wording";
+import { specificationSchema } from "./shoeRecord";
+import { wordingFor } from "../foot/wording";
 import { differencesInWords, ordinaryShoe, specDifferences, specInWords } from "./specification";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "inside-outside", leftRight: "left-right" });

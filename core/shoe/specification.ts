@@ -1,5 +1,5 @@
 import { isFore, type Limb } from "../foot/limb";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 
 /** What goes on a foot. Enumerations are the trade's words as they are shown. */
 export const SHOE_TYPES = ["bare", "plain", "sliding plate", "straight bar", "heart bar", "egg bar"] as const;

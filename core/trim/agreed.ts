@@ -1,9 +1,9 @@
 import { cutFoot } from "../foot/parametric/cut";
 import type { FootParameters } from "../foot/parametric/parameters";
-import type { AgreedPlan } from "../record/trim";
+import type { AgreedPlan } from "./trimRecord";
 import { ok, type Result } from "../result";
 import { shoeTask, type TrimQuestion } from "./plan";
-import type { Cuts } from "./predict";
+import type { Cuts } from "../foot/parametric/predict";
 
 /**
  * A cut that was decided on, with what it should leave: kept as it was said, so that the foot measured again can be

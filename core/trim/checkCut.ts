@@ -1,6 +1,6 @@
-import { MOST_CUT_MM, CUT_NAMES, type CutName } from "../record/trim";
+import { MOST_CUT_MM, CUT_NAMES, type CutName } from "./trimRecord";
 import { fail, ok, type Result } from "../result";
-import { sentenceCase } from "../units/wording";
+import { sentenceCase } from "../foot/wording";
 
 /** Refuses what no hand takes at once. Path is the cut's name; the message is for the place beside the field. */
 export function checkCut(cut: CutName, mm: number): Result<number> {

@@ -1,11 +1,11 @@
-import { LENS_FACTS, SIDE_LENSES, type FrontLens } from "../balance/lenses";
+import { LENS_FACTS, SIDE_LENSES, type FrontLens } from "../foot/lens";
 import { LENSES_DISAGREE } from "../constants/trim";
-import { sideAimOf } from "../foot/findings/aims";
+import { sideAimOf } from "../balance/footAims";
 import type { FootFacts } from "../foot/findings/facts";
-import { CUT_NAMES } from "../record/trim";
-import type { Wording } from "../units/wording";
+import { CUT_NAMES } from "./trimRecord";
+import type { Wording } from "../foot/wording";
 import type { TrimPlan } from "./plan";
-import type { PredictedFoot } from "./predict";
+import type { PredictedFoot } from "../foot/parametric/predict";
 
 /** One plan with the lens that it was made for. */
 export interface LensPlan {

@@ -2,7 +2,7 @@ import { sideFigure } from "../foot/parametric/figure";
 import { heelHalfWidth, meanHeelY, signOf, toeYOf, type FootParameters } from "../foot/parametric/parameters";
 import type { RearPoint, SidePoint, Vector } from "../geometry/vector";
 import { radians } from "../math/angle";
-import type { Cuts } from "./predict";
+import type { Cuts } from "../foot/parametric/predict";
 
 /** Where a cut runs on the drawings of the foot as it stands, mm. */
 export interface CutLines {

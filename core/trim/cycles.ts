@@ -1,6 +1,6 @@
-import type { LensChoice } from "../balance/lenses";
+import type { LensChoice } from "../foot/lens";
 import { addDays, type IsoDate } from "../calendar/date";
-import { seasonDays, type Hemisphere } from "../cycle/season";
+import { seasonDays, type Hemisphere } from "../calendar/season";
 import { cutFoot, growFoot, hairlineTiltDeg } from "../foot/parametric/cut";
 import { halvesOf } from "../foot/parametric/halves";
 import { trimFootOf, type FootParameters } from "../foot/parametric/parameters";

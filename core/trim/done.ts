@@ -1,9 +1,9 @@
 import { OWN_BIAS_FEET } from "../constants/trim";
 import type { FootValues } from "../foot/measures";
-import { CUT_NAMES, type AgreedPlan } from "../record/trim";
+import { CUT_NAMES, type AgreedPlan } from "./trimRecord";
 import { changeSince, type Change } from "../repeatability/change";
 import { sdOfSmallestChange, type Noise } from "../repeatability/repeatability";
-import type { Wording } from "../units/wording";
+import type { Wording } from "../foot/wording";
 
 /** What a plan and the measuring after it can both tell. */
 export const DONE_MEASURES = ["toeLength", "heelMedial", "heelLateral", "dorsalAngle"] as const;

@@ -1,10 +1,10 @@
 import { describe, expect, test } from "@jest/globals";
-import { visitFoot } from "../cycle/visitFoot";
-import { footFacts } from "../foot/findings/facts";
+import { visitFoot } from "../visit/visitFoot";
+import { footFacts } from "../visit/footFacts";
 import type { FootValues } from "../foot/measures";
 import { fitFoot, ordinaryFoot } from "../foot/parametric/fit";
 import type { Horse } from "../record/horse";
-import { nothingRead } from "../record/reading";
+import { nothingRead } from "../foot/records/reading";
 import { blankVisit } from "../record/visit";
 import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { sidesInWords } from "./compare";

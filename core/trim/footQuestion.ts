@@ -1,13 +1,13 @@
-import type { LensChoice } from "../balance/lenses";
+import type { LensChoice } from "../foot/lens";
 import { TOE_UNDER_MM, UNMEASURED_ABOVE_MM } from "../constants/trim";
-import { sideAimOf } from "../foot/findings/aims";
+import { sideAimOf } from "../balance/footAims";
 import type { FootFacts } from "../foot/findings/facts";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import { trimFootOf } from "../foot/parametric/parameters";
 import type { WallPlace } from "../foot/survey/walls";
 import type { QuarterWall } from "./limits";
 import { planTrim, type TrimQuestion } from "./plan";
-import { NO_CUT, type Cuts } from "./predict";
+import { NO_CUT, type Cuts } from "../foot/parametric/predict";
 
 /** What a plan wants to know of a foot, by what a hand measures in one go. */
 export const PLAN_WANTS = [

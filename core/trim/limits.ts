@@ -6,7 +6,7 @@ import {
 } from "../constants/trim";
 import type { SolarPoint } from "../geometry/vector";
 import { radians } from "../math/angle";
-import { heelYOf, type Cuts, type TrimFoot } from "./predict";
+import { heelYOf, type Cuts, type TrimFoot } from "../foot/parametric/predict";
 
 /** A point of the wall between toe and heels at which the height above the live sole was measured. */
 export interface QuarterWall {

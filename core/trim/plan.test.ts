@@ -10,7 +10,7 @@ import {
   type TrimPlan,
   type TrimQuestion,
 } from "./plan";
-import { NO_CUT, predictTrim, type Cuts } from "./predict";
+import { NO_CUT, predictTrim, type Cuts } from "../foot/parametric/predict";
 import { anyQuestion, BROKEN_BACK, planned } from "./trim.fixture";
 
 const CUTS = ["toe", "heelMedial", "heelLateral", "dress"] as const;

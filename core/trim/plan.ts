@@ -1,9 +1,9 @@
-import type { FrontLens, SideLens } from "../balance/lenses";
+import type { FrontLens, SideLens } from "../foot/lens";
 import { degrees, radians } from "../math/angle";
 import { boundedLeastSquares } from "../math/leastSquares";
 import { ok, type Result } from "../result";
 import { quarterOvercut, toeOvercut, trimLimits, type LimitQuestion, type TrimLimits } from "./limits";
-import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "./predict";
+import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "../foot/parametric/predict";
 
 /** A foot, what may be taken off it, and what it is aimed at. */
 export interface TrimQuestion extends LimitQuestion {

@@ -1,9 +1,9 @@
 import { TOE_WALL_KEPT_MM } from "../constants/trim";
 import type { Finding } from "../foot/findings/rule";
 import { halvesFrom, halvesInWords } from "../foot/parametric/halves";
-import { CUT_NAMES } from "../record/trim";
-import type { Wording } from "../units/wording";
-import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "./predict";
+import { CUT_NAMES } from "./trimRecord";
+import type { Wording } from "../foot/wording";
+import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "../foot/parametric/predict";
 import type { LimitName, ShoeTask, TrimPlan, TrimQuestion } from "./plan";
 
 /** Where a limit stands, with the words medial and lateral in it. */

@@ -10,7 +10,7 @@ import {
   planReasons,
   shoeInWords,
 } from "./planWords";
-import { SHEET_STEPS } from "../record/trim";
+import { SHEET_STEPS } from "./trimRecord";
 import { cutSheet } from "./sheet";
 import { heelStrokes, insteadOfHeel, isConundrum } from "./strokes";
 import { BROKEN_BACK, planned, plainWording as wording } from "./trim.fixture";

@@ -1,8 +1,8 @@
-import { sentenceCase, type Wording } from "../units/wording";
-import type { CutName, SheetStepId } from "../record/trim";
+import { sentenceCase, type Wording } from "../foot/wording";
+import type { CutName, SheetStepId } from "./trimRecord";
 import { limitInWords } from "./planWords";
 import type { TrimPlan } from "./plan";
-import type { Cuts } from "./predict";
+import type { Cuts } from "../foot/parametric/predict";
 
 /** One line of the cut sheet. */
 export interface SheetStep {

@@ -1,5 +1,5 @@
 import { radians } from "../math/angle";
-import { predictTrim, NO_CUT, heelYOf, type TrimFoot } from "./predict";
+import { predictTrim, NO_CUT, heelYOf, type TrimFoot } from "../foot/parametric/predict";
 
 /** What a foot becomes after so much off both heels alike: the two aims that fight on a low heel. */
 export interface HeelStroke {

@@ -1,7 +1,7 @@
 import type { TrimPlan, TrimQuestion } from "./plan";
 import { planTrim } from "./plan";
 import type { Random } from "../math/random";
-import { wordingFor } from "../units/wording";
+import { wordingFor } from "../foot/wording";
 
 /** A long-toed, low-heeled fore, 4 degrees broken back, with enough wall to trim it. */
 export const BROKEN_BACK: TrimQuestion = {

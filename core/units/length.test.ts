@@ -1,4 +1,4 @@
-import { wordingFor } from "./wording";
+import { wordingFor } from "../foot/wording";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { formatLength, lengthParts, parseLength, typesetFractions, type LengthUnit } from "./length";

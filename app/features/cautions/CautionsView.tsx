@@ -1,5 +1,5 @@
 import { CAUTIONS } from "~core/caution/cautions";
-import { STAGE_NAMES } from "~core/record/visit";
+import { STAGE_NAMES } from "~core/constants/stages";
 import "./cautions.css";
 
 /** All cautions on one page; in a visit each stands where its step is. */

@@ -6,9 +6,9 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { minutesInWords, type DayPlan } from "~core/cycle/dayPlan";
 import { dueReason } from "~core/cycle/dueWords";
-import type { PlannedHorse } from "~core/forge/planned";
-import type { Forged } from "~core/record/forge";
-import type { NailRow } from "~core/record/shoe";
+import type { PlannedHorse } from "~core/visit/comingShoes";
+import type { Forged } from "~core/forge/forgeRecord";
+import type { NailRow } from "~core/shoe/shoeRecord";
 import { Load } from "./Load";
 import "./day.css";
 
@@ -25,7 +25,7 @@ export function DayView({ date, plan, load, log, nails }: DayProps) {
   const wording = useWording();
   const { stops, horses, workMinutes } = plan;
   const out = async (kind: "ics" | "csv") => {
-    const { planCalendar, planCsv } = await import("~core/record/planCalendar");
+    const { planCalendar, planCsv } = await import("~core/cycle/planCalendar");
     const days = [{ date, plan }];
     if (kind === "ics")
       download(`plumbline-day-${date}.ics`, "text/calendar", planCalendar(days, new Date().toISOString()));

@@ -2,9 +2,9 @@ import { useEffect, useState } from "react";
 import { Fractions } from "~app/ui/Fractions";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { loadInWorker } from "~app/workers/forge";
-import type { PlannedHorse } from "~core/forge/planned";
-import type { Forged } from "~core/record/forge";
-import type { NailRow } from "~core/record/shoe";
+import type { PlannedHorse } from "~core/visit/comingShoes";
+import type { Forged } from "~core/forge/forgeRecord";
+import type { NailRow } from "~core/shoe/shoeRecord";
 import type { LoadList } from "~core/rounds/loadList";
 
 interface LoadProps {

@@ -7,7 +7,7 @@ import { todayHere } from "~app/ui/days";
 import { DemoLoader } from "~app/ui/DemoLoader";
 import { RoundNote } from "~app/ui/Frame";
 import { useWording } from "~app/ui/useWording";
-import { dueEvents } from "~core/record/dueEvents";
+import { dueEvents } from "~core/cycle/dueEvents";
 import { readBackup, type Backup } from "~core/record/backup";
 import type { Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";

@@ -1,9 +1,9 @@
 import { useId } from "react";
 import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
 import { useEdits } from "~app/ui/useEdits";
-import { FRONT_LENSES, LENS_FACTS, SIDE_LENSES, type FrontLens, type SideLens } from "~core/balance/lenses";
+import { FRONT_LENSES, LENS_FACTS, SIDE_LENSES, type FrontLens, type SideLens } from "~core/foot/lens";
 import { LEVEL_BOUNDS, type BoundName } from "~core/constants/bounds";
-import { FINDING_RULES } from "~core/foot/findings/find";
+import { FINDING_RULES } from "~core/visit/findings";
 import { lensWords } from "~core/foot/findings/rule";
 import { readBounds, showBounds } from "~core/foot/survey/boundsText";
 import type { Settings } from "~core/record/settings";

@@ -1,8 +1,8 @@
 import { TypedField } from "~app/ui/TypedField";
-import { lengthInField } from "~core/units/wording";
+import { lengthInField } from "~core/foot/wording";
 import { useWording } from "~app/ui/useWording";
-import { twoMeasuresSchema, type TwoMeasuresRecord } from "~core/record/forge";
-import { specificationSchema } from "~core/record/shoe";
+import { twoMeasuresSchema, type TwoMeasuresRecord } from "~core/forge/forgeRecord";
+import { specificationSchema } from "~core/shoe/shoeRecord";
 import { fail, ok, type Result } from "~core/result";
 import {
   CLIPS,
@@ -15,7 +15,7 @@ import {
   type Specification,
 } from "~core/shoe/specification";
 import { parseLength } from "~core/units/length";
-import { sentenceCase } from "~core/units/wording";
+import { sentenceCase } from "~core/foot/wording";
 import type { ForgeContext } from "./forgeContext";
 
 const CHOICES: [field: keyof Specification, label: string, options: readonly string[]][] = [

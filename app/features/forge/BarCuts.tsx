@@ -1,6 +1,6 @@
 import { Fractions } from "~app/ui/Fractions";
 import type { CutList } from "~core/forge/cutlist/cutList";
-import type { Wording } from "~core/units/wording";
+import type { Wording } from "~core/foot/wording";
 
 /** Bars with their cuts, to scale, and the same in words beneath each. */
 export function BarCuts({ list, longest, wording }: { list: CutList; longest: number; wording: Wording }) {

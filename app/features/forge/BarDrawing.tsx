@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from "~core/constants/exact";
 import type { Bar, BarMark } from "~core/forge/marks";
 import { SIDES } from "~core/foot/limb";
-import type { Wording } from "~core/units/wording";
+import type { Wording } from "~core/foot/wording";
 
 interface BarDrawingProps {
   bar: Bar;

@@ -5,7 +5,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
-import { jobHand } from "~core/forge/job";
+import { jobHand } from "~core/forge/anvil/job";
 import { missOf } from "~core/forge/hand";
 import type { ForgeContext } from "./forgeContext";
 

@@ -4,9 +4,9 @@ import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { MM_PER_INCH } from "~core/constants/exact";
-import { computedFor } from "~core/forge/job";
+import { computedFor } from "~core/forge/anvil/job";
 import type { Edit } from "~core/record/edit";
-import { forgedSchema, type Forged } from "~core/record/forge";
+import { forgedSchema, type Forged } from "~core/forge/forgeRecord";
 import type { ForgeContext } from "./forgeContext";
 
 interface LogShoeProps extends ForgeContext {

@@ -4,11 +4,11 @@ import { download } from "~app/data/files";
 import { longDay } from "~app/ui/days";
 import { useWording } from "~app/ui/useWording";
 import { SIDES } from "~core/foot/limb";
-import { jobPattern } from "~core/forge/job";
+import { jobPattern } from "~core/forge/anvil/job";
 import { patternDxf } from "~core/forge/pattern/dxf";
 import { patternPdf, SHEETS, tilesOf, type Sheet } from "~core/forge/pattern/pdf";
 import { patternSvg } from "~core/forge/pattern/svg";
-import { sentenceCase } from "~core/units/wording";
+import { sentenceCase } from "~core/foot/wording";
 import type { ForgeContext } from "./forgeContext";
 import { ShoeDrawing } from "./ShoeDrawing";
 

@@ -6,7 +6,7 @@ import { startOf, type HeatPlan, type Operation } from "~core/forge/heats/operat
 import { heatsIn } from "~core/forge/heats/plan";
 import { againRun, begunRun, runCounts, steppedRun } from "~core/forge/heats/run";
 import { lookFor } from "~core/forge/heats/words";
-import { likeShoes } from "~core/forge/job";
+import { likeShoes } from "~core/forge/anvil/job";
 import { LogShoe } from "./LogShoe";
 import { Swatch } from "./Swatch";
 import type { ForgeContext } from "./forgeContext";

@@ -3,8 +3,8 @@ import { useState } from "react";
 import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
-import type { ForgeJob } from "~core/forge/job";
-import { steelSchema, type Steel } from "~core/record/forge";
+import type { ForgeJob } from "~core/forge/anvil/job";
+import { steelSchema, type Steel } from "~core/forge/forgeRecord";
 import { parseLength } from "~core/units/length";
 
 interface SteelRowsProps {

@@ -4,7 +4,7 @@ import { useWording } from "~app/ui/useWording";
 import { differenceInWords } from "~core/forge/fitStock";
 import type { Stock } from "~core/forge/stock";
 import { formatLength, typesetFractions } from "~core/units/length";
-import type { Wording } from "~core/units/wording";
+import type { Wording } from "~core/foot/wording";
 import { AnvilFields } from "./AnvilFields";
 import type { ForgeContext } from "./forgeContext";
 import { LogShoe } from "./LogShoe";

@@ -8,7 +8,7 @@ import { TRADE_ALLOWANCES } from "~core/forge/stock";
 import { settingsSchema } from "~core/record/settings";
 import { fail, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
-import { lengthInField } from "~core/units/wording";
+import { lengthInField } from "~core/foot/wording";
 
 const ALLOWANCES: { path: readonly string[]; label: string; house: number }[] = [
   {

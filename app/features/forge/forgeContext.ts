@@ -1,5 +1,5 @@
 import type { ForgeRecords } from "~app/data/forge";
-import type { ForgeJob, JobSteel } from "~core/forge/job";
+import type { ForgeJob, JobSteel } from "~core/forge/anvil/job";
 import type { Anvil } from "./useForging";
 
 /** The views of the forge, in the order of the work. */

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { useEdits } from "~app/ui/useEdits";
 import { withValueAt, valueAt, type Edit } from "~core/record/edit";
-import type { Forging } from "~core/record/forge";
+import type { Forging } from "~core/forge/forgeRecord";
 
 /**
  * Changes to what lies on the anvil. A change that follows another before the store has answered starts from what was

@@ -6,7 +6,7 @@ import { workInWords } from "~core/cycle/dueWords";
 import { ANIMAL_KINDS } from "~core/foot/toeYardstick";
 import { FINISHES, LEFT, type Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
-import { sentenceCase } from "~core/units/wording";
+import { sentenceCase } from "~core/foot/wording";
 import type { Issue } from "~core/result";
 import { LifeFields } from "./LifeFields";
 import { NEW_YARD, type HorseFormValues } from "./saveHorseForm";

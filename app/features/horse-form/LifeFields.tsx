@@ -1,6 +1,6 @@
 import { Checkbox, Form, Input, InputNumber, Radio, Select } from "antd";
 import { LIMBS } from "~core/foot/limb";
-import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "~core/shoe/advice/facts";
+import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "~core/shoe/facts";
 import { HEEL_SUPPORTS, PADS, SHOE_TYPES, TOES } from "~core/shoe/specification";
 import { useWording } from "~app/ui/useWording";
 

@@ -1,7 +1,7 @@
 import { saveEdits } from "~app/data/edits";
 import { session } from "~app/data/session";
 import { todayHere } from "~app/ui/days";
-import { issuesOf } from "~core/record/issues";
+import { issuesOf } from "~core/schema/issues";
 import type { Edit } from "~core/record/edit";
 import { horseSchema, type Horse } from "~core/record/horse";
 import { yardSchema, type Yard } from "~core/record/yard";

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { shortDay } from "~app/ui/days";
 import { useWording } from "~app/ui/useWording";
-import { visitFoot, type FootRecords } from "~core/cycle/visitFoot";
+import { visitFoot, type FootRecords } from "~core/visit/visitFoot";
 import { LIMBS } from "~core/foot/limb";
 import type { Visit } from "~core/record/visit";
 

@@ -12,9 +12,9 @@ import { shortDay } from "~app/ui/days";
 import { useSettings } from "~app/ui/useWording";
 import { footHistory, type FootOutlook } from "~core/cycle/horseDue";
 import { LIMBS, type Limb } from "~core/foot/limb";
-import type { Reading } from "~core/record/reading";
-import { noiseOf } from "~core/repeatability/pairs";
-import { wordingFor } from "~core/units/wording";
+import type { Reading } from "~core/foot/records/reading";
+import { noiseOf } from "~core/foot/records/pairs";
+import { wordingFor } from "~core/foot/wording";
 
 /** How one measure of one foot has gone, with the noise of measuring and the forecast. */
 export function Trend({

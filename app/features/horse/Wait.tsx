@@ -2,14 +2,14 @@ import { Slider } from "antd";
 import { useState } from "react";
 import { SideView } from "~app/drawing/SideView";
 import { useSettings, useWording } from "~app/ui/useWording";
-import { noiseOf } from "~core/repeatability/pairs";
+import { noiseOf } from "~core/foot/records/pairs";
 import type { CycleState } from "~core/cycle/dueWords";
 import { footHistory, outlookAfter, type FootOutlook } from "~core/cycle/horseDue";
 import type { Limb } from "~core/foot/limb";
-import { baseFoot, footAfter } from "~core/foot/parametric/feetOfHorse";
+import { baseFoot, footAfter } from "~core/visit/feetOfHorse";
 import { halvesInWords, halvesOf } from "~core/foot/parametric/halves";
 import type { Horse } from "~core/record/horse";
-import type { Reading } from "~core/record/reading";
+import type { Reading } from "~core/foot/records/reading";
 
 interface WaitProps {
   horse: Horse;

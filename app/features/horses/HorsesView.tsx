@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { cycleOf, type RosterRow } from "~core/cycle/dayPlan";
 import { dueReason, workInWords, type CycleState } from "~core/cycle/dueWords";
-import type { FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
+import type { FeetOfHorse } from "~core/visit/feetOfHorse";
 import type { Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import { CycleLine } from "~app/drawing/CycleLine";

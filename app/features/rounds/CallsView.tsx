@@ -10,9 +10,9 @@ import { daysBetween } from "~core/calendar/date";
 import { minutesInWords, type RosterRow } from "~core/cycle/dayPlan";
 import { isForVet, isLoss, LOSS_CAUSES, type Call } from "~core/record/call";
 import { planVisit } from "~core/record/planVisit";
-import type { ShoeRecord } from "~core/record/shoe";
+import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import { fitIn, type FitIn } from "~core/rounds/fitIn";
-import { shoeWorn, whatStaysOn } from "~core/shoe/staying";
+import { shoeWorn, whatStaysOn } from "~core/visit/staying";
 import "./calls.css";
 
 /** Ways to fit a call in that are offered. */

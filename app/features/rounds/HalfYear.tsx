@@ -7,7 +7,7 @@ import { useSettings } from "~app/ui/useWording";
 import { forecastInWorker } from "~app/workers/forecast";
 import type { ForecastHorse, WorkWeek } from "~core/cycle/workload";
 import { weeksInWords } from "~core/cycle/workloadWords";
-import type { Reading } from "~core/record/reading";
+import type { Reading } from "~core/foot/records/reading";
 import "./board.css";
 
 const HALF_A_YEAR = 26;

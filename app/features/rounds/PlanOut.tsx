@@ -5,7 +5,7 @@ import { planOfDay } from "~core/rounds/daySheet";
 /** The planned days as files: for a calendar, for a spreadsheet. */
 export function PlanOut({ rows, days }: { rows: readonly RosterRow[]; days: readonly string[] }) {
   const out = async (kind: "ics" | "csv") => {
-    const { planCalendar, planCsv } = await import("~core/record/planCalendar");
+    const { planCalendar, planCsv } = await import("~core/cycle/planCalendar");
     const plans = days.map((date) => ({ date, plan: planOfDay(rows, date) }));
     const name = `plumbline-rounds-${days[0] ?? ""}`;
     if (kind === "ics")

@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { minutesInWords, type DayPlan, type PlannedJob, type Stop } from "~core/cycle/dayPlan";
 import { dueReason, workInWords } from "~core/cycle/dueWords";
-import type { FeetOfHorse } from "~core/foot/parametric/feetOfHorse";
+import type { FeetOfHorse } from "~core/visit/feetOfHorse";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { FourFeet } from "~app/drawing/FourFeet";
 import { longDay, shortDay } from "~app/ui/days";

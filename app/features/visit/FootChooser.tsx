@@ -1,7 +1,7 @@
-import { progressWords } from "~core/cycle/progress";
+import { progressWords } from "~core/visit/progress";
 import { footOrder } from "~core/foot/order";
 import { useWording } from "~app/ui/useWording";
-import type { StageContext } from "./stageContext";
+import type { StageContext } from "~app/stage/stageContext";
 
 /** Four large buttons; under each how far this stage has come on that foot. */
 export function FootChooser({ visit, limb, feet, stage, goTo }: StageContext) {

@@ -1,9 +1,10 @@
 import { Link } from "react-router";
 import { Mark } from "~app/ui/Mark";
-import { stageDone } from "~core/cycle/progress";
-import type { VisitFoot } from "~core/cycle/visitFoot";
+import { stageDone } from "~core/visit/progress";
+import type { VisitFoot } from "~core/visit/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
-import { STAGE_NAMES, STAGES, type Stage, type Visit } from "~core/record/visit";
+import { type Visit } from "~core/record/visit";
+import { STAGE_NAMES, STAGES, type Stage } from "~core/constants/stages";
 
 interface PlumbLineProps {
   visit: Visit;

@@ -17,13 +17,14 @@ import { useNarrow } from "~app/ui/useNarrow";
 import { useShortcuts } from "~app/ui/useShortcuts";
 import { daysBetween } from "~core/calendar/date";
 import { horseOutlook } from "~core/cycle/horseDue";
-import { visitFoot, type VisitFoot } from "~core/cycle/visitFoot";
+import { visitFoot, type VisitFoot } from "~core/visit/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
-import { STAGE_NAMES, STAGES, type Stage, type Visit } from "~core/record/visit";
+import { type Visit } from "~core/record/visit";
+import { STAGE_NAMES, STAGES, type Stage } from "~core/constants/stages";
 import { FlagBanner } from "./FlagBanner";
 import { FootChooser } from "./FootChooser";
 import { PlumbLine } from "./PlumbLine";
-import type { StageContext } from "./stageContext";
+import type { StageContext } from "~app/stage/stageContext";
 import "./visit.css";
 
 interface ShellProps {

@@ -1,29 +1,16 @@
 import type { Level } from "../level";
-import { COMPARE_RULES } from "./compareRules";
 import type { FootFacts } from "./facts";
-import { HEEL_RULES } from "./heelRules";
 import { lensWords, type Finding, type Rule } from "./rule";
-import { PLAN_RULES } from "./planRules";
-import { SIDE_RULES } from "./sideRules";
-import { SOLE_RULES } from "./soleRules";
-
-/** The whole table, in the order in which things are said where their levels are equal. */
-export const FINDING_RULES: readonly Rule[] = [
-  ...SIDE_RULES,
-  ...HEEL_RULES,
-  ...SOLE_RULES,
-  ...COMPARE_RULES,
-  ...PLAN_RULES,
-];
 
 const URGENCY: readonly Level[] = ["ask the vet", "act", "drifting", "steady"];
 
 /**
- * What a foot's facts say: every rule of the table that sees something, the urgent first. A rule that another one
- * makes superfluous is silent, so that nothing is said twice in other words.
+ * What a foot's facts say by a table of rules: every rule that sees something, the urgent first, and in the order of the
+ * table where levels are equal. A rule that another one makes superfluous is silent, so that nothing is said twice in
+ * other words.
  */
-export function findingsOf(facts: FootFacts): Finding[] {
-  const seen = FINDING_RULES.flatMap((rule) => {
+export function findBy<Facts extends FootFacts>(rules: readonly Rule<Facts>[], facts: Facts): Finding[] {
+  const seen = rules.flatMap((rule) => {
     const found = rule.see(facts);
     return found ? [{ rule, found }] : [];
   });

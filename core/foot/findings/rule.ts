@@ -1,4 +1,4 @@
-import { LENS_FACTS, type FrontLens, type SideLens } from "../../balance/lenses";
+import { LENS_FACTS, type FrontLens, type SideLens } from "../lens";
 import type { Level } from "../level";
 import type { FootFacts } from "./facts";
 
@@ -29,8 +29,8 @@ export interface Seen {
   next?: string;
 }
 
-/** One line of the table: when it speaks, in a farrier's words, what to do next, and how it is seen. */
-export interface Rule {
+/** One line of the table: when it speaks, what to do next, and how it is seen. `Facts` is what it has to know. */
+export interface Rule<Facts extends FootFacts = FootFacts> {
   id: string;
   subject: Subject;
   /** Which aim it speaks for; none where every school agrees. */
@@ -39,7 +39,7 @@ export interface Rule {
   next: string;
   /** Rules that this one makes superfluous: the same thing in other words. */
   insteadOf?: readonly string[];
-  see: (facts: FootFacts) => Seen | undefined;
+  see: (facts: Facts) => Seen | undefined;
 }
 
 /** A statement about a foot: level, evidence, what to do next. */
@@ -51,5 +51,5 @@ export interface Finding extends Seen {
   speaksFor: string;
 }
 
-export const lensWords = (rule: Pick<Rule, "lens">): string =>
+export const lensWords = (rule: Pick<Rule<never>, "lens">): string =>
   rule.lens ? LENS_FACTS[rule.lens].name.toLowerCase() : "any lens";

@@ -1,6 +1,6 @@
 import { degrees, radians } from "../../math/angle";
 import { ok, type Result } from "../../result";
-import { predictTrim, type Cuts, type PredictedFoot } from "../../trim/predict";
+import { predictTrim, type Cuts, type PredictedFoot } from "./predict";
 import {
   bearingLengthOf,
   corYOf,

@@ -3,7 +3,7 @@ import { offsetPolyline } from "../../geometry/polyline";
 import { plus, type RearPoint, type SidePoint, type SolarPoint } from "../../geometry/vector";
 import type { Side } from "../limb";
 import type { SolarMarks } from "../survey/frame";
-import { filledMarks, presentOutline } from "../survey/outline";
+import { filledMarks, presentOutline } from "./surveyedOutline";
 import { rearLandmarks, sideLandmarks } from "./landmarks";
 import {
   corHeightOf,

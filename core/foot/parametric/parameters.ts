@@ -1,7 +1,8 @@
 import type { Limb, Side } from "../limb";
 import { isFore, SIDES } from "../limb";
+import { SIZE_ONE_WIDTH_MM } from "../sizeOne";
 import type { SolarPoint } from "../../geometry/vector";
-import type { TrimFoot } from "../../trim/predict";
+import type { TrimFoot } from "./predict";
 
 /**
  * A whole foot in a few numbers: everything that is drawn, made up for the demo round or given to practise on is
@@ -36,8 +37,6 @@ export interface FootParameters {
   frog: { stretch: number; widthRatio: number };
 }
 
-/** Ground width of a foot of size factor 1 (assumption of the handbook's survey). */
-export const SIZE_ONE_WIDTH_MM = { fore: 127, hind: 120 };
 /** Bearing length of an ordinary foot of size factor 1, mm. */
 export const SIZE_ONE_BEARING_MM = 118;
 /** Lengths of a foot of size factor 1, mm. Sulcus 44 puts the centre of rotation half way along a foot of 126. */

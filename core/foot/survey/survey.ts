@@ -2,7 +2,7 @@ import { COINCIDENT_PART, PARALLEL_SINE } from "../../geometry/tolerance";
 import { dot, length, minus, type SolarPoint, type Vector } from "../../geometry/vector";
 import type { Issue, Result } from "../../result";
 import { isFore, SIDES, type Limb, type Side } from "../limb";
-import { SIZE_ONE_WIDTH_MM } from "../parametric/parameters";
+import { SIZE_ONE_WIDTH_MM } from "../sizeOne";
 import { solarFrame, type FreeMarks, type SolarMarks } from "./frame";
 import { isOptional, MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "./marks";
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
-import type { Steel } from "../../record/forge";
-import { cutQuestions, offcutRows } from "./groups";
+import type { Steel } from "../forgeRecord";
+import { cutQuestions } from "./groups";
+import { offcutRows } from "../../record/rackEdits";
 
 const row = (more: Partial<Steel>): Steel => ({
   id: "a",

@@ -2,7 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { STEEL_COLOURS } from "../../constants/colours";
 import { ordinaryShoe, type Specification } from "../../shoe/specification";
-import { wordingFor } from "../../units/wording";
+import { wordingFor } from "../../foot/wording";
 import { fireFor, heatTroubles, startOf, type HeatPlan, type HeatPlace, type Operation } from "./operation";
 import { heatsIn, planHeats } from "./plan";
 import type { ForgedFrom } from "./operationList";

@@ -1,4 +1,4 @@
-import type { Forging } from "../../record/forge";
+import type { Forging } from "../forgeRecord";
 import type { HeatPlan } from "./operation";
 import { heatsIn } from "./plan";
 

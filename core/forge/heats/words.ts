@@ -1,6 +1,6 @@
 import { STEEL_COLOURS, type HeatColour } from "../../constants/colours";
 import type { Material } from "../../shoe/specification";
-import type { Wording } from "../../units/wording";
+import type { Wording } from "../../foot/wording";
 import type { HeatTrouble, Operation } from "./operation";
 
 /** The colour steel has to show to be at least this hot: the first that reaches it. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { facts } from "../shoe.fixture";
 import { adviseShoe, SHOE_RULES } from "./advise";
-import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS, type ShoeFacts } from "./facts";
+import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS, type ShoeFacts } from "../facts";
 
 const first = (more: Partial<ShoeFacts> = {}) => adviseShoe(facts(more)).proposals[0];
 const order = (more: Partial<ShoeFacts> = {}) =>

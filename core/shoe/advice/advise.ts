@@ -1,6 +1,6 @@
 import type { Specification } from "../specification";
 import { ordinaryShoe } from "../specification";
-import type { ShoeFacts } from "./facts";
+import type { ShoeFacts } from "../facts";
 import { FOOT_RULES } from "./footRules";
 import { LIMB_RULES } from "./limbRules";
 import { ARCHETYPE_NAMES, type Archetype, type ShoeRule, type SpecPatch } from "./rule";

@@ -1,5 +1,5 @@
 import { isFore } from "../../foot/limb";
-import { onFirm } from "./facts";
+import { onFirm } from "../facts";
 import type { ShoeRule } from "./rule";
 
 const only = (seen: boolean, words: string): string | undefined => (seen ? words : undefined);

@@ -1,5 +1,5 @@
 import { isFore, type Side } from "../../foot/limb";
-import type { ShoeFacts } from "./facts";
+import type { ShoeFacts } from "../facts";
 import type { ShoeRule } from "./rule";
 
 const only = (seen: boolean, words: string): string | undefined => (seen ? words : undefined);

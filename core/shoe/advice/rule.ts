@@ -1,5 +1,5 @@
 import type { Specification } from "../specification";
-import type { ShoeFacts } from "./facts";
+import type { ShoeFacts } from "../facts";
 
 /** Whole shoes that are held against each other. */
 export const ARCHETYPES = {

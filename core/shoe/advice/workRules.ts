@@ -1,5 +1,5 @@
 import { isFore } from "../../foot/limb";
-import { onFirm, onRoad, onSoft, onTurf, type ShoeFacts } from "./facts";
+import { onFirm, onRoad, onSoft, onTurf, type ShoeFacts } from "../facts";
 import type { ShoeRule } from "./rule";
 
 const worksAt = (facts: ShoeFacts, ...works: ShoeFacts["work"][number][]): string | undefined => {

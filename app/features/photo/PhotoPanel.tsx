@@ -1,0 +1,219 @@
+import { useRef, useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { keepPicture, type KeptPicture } from "~app/data/pictures";
+import { storageTrouble } from "~app/data/trouble";
+import { useEdits } from "~app/ui/useEdits";
+import { useWording } from "~app/ui/useWording";
+import { withPicturesWorker } from "~app/workers/pictures";
+import type { FootParameters } from "~core/foot/parametric/parameters";
+import { TRACE } from "~core/photo/fill";
+import { PHOTO_MARKS, PHOTO_VIEW_FACTS, PHOTO_VIEWS, type PhotoView } from "~core/photo/views";
+import type { Photo } from "~core/photo/photoRecord";
+import type { Moment } from "~core/foot/records/reading";
+import type { StageContext } from "~app/stage/stageContext";
+import { CORNERS } from "./usePhotoMarks";
+import { usePicture } from "./usePicture";
+import "./photo.css";
+
+/** How the simulated camera stands: near enough to square, zoomed in, from 1.6 m. */
+const SIMULATED = { rollDeg: 1.5, distanceMm: 1600, focal35: 165, width: 1280, height: 960 };
+
+interface PhotoPanelProps {
+  context: StageContext;
+  moment: Moment;
+  /** The foot that the simulated camera is held to. */
+  foot: FootParameters;
+}
+
+/** The photographs of this foot by view: take or choose one, or let the simulated camera take it. */
+export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
+  const { visit, limb, feet } = context;
+  const wording = useWording();
+  const { save } = useEdits();
+  const [, setSearch] = useSearchParams();
+  const [busy, setBusy] = useState<string>();
+  const [trouble, setTrouble] = useState<string>();
+  const photos = feet[limb].photos.filter((photo) => photo.moment === moment);
+  const open = (id: string) =>
+    setSearch(
+      (now) => {
+        const search = new URLSearchParams(now);
+        search.set("photo", id);
+        return search;
+      },
+      { preventScrollReset: true },
+    );
+  const take = async (
+    view: PhotoView,
+    from: () => Promise<{ file: Blob; focalPx?: number | undefined }>,
+    simulated: boolean,
+  ) => {
+    setTrouble(undefined);
+    setBusy(simulated ? "The simulated camera is taking its picture …" : "Readying the picture …");
+    try {
+      const { file, focalPx } = await from();
+      const kept = await keepPicture(file);
+      if (!kept.ok) return setTrouble(kept.issues[0]?.message);
+      const photo = photoRecord(kept.value, { view, simulated, focalPx });
+      await save({
+        table: "photos",
+        id: photo.id,
+        path: [],
+        was: undefined,
+        now: photo,
+        label: "photograph",
+      });
+      open(photo.id);
+    } catch (error) {
+      setTrouble(storageTrouble(error));
+    } finally {
+      setBusy(undefined);
+    }
+  };
+  const photoRecord = (
+    kept: KeptPicture,
+    made: { view: PhotoView; simulated: boolean; focalPx?: number | undefined },
+  ): Photo => {
+    const focalPx = made.focalPx ?? kept.focalPx;
+    return {
+      id: crypto.randomUUID(),
+      visitId: visit.id,
+      horseId: visit.horseId,
+      limb,
+      moment,
+      view: made.view,
+      date: visit.date,
+      takenAt: new Date().toISOString(),
+      pictureId: kept.pictureId,
+      width: kept.width,
+      height: kept.height,
+      simulated: made.simulated,
+      points: {},
+      ...(focalPx !== undefined && { focalPx }),
+    };
+  };
+  const simulate = (view: PhotoView) =>
+    take(
+      view,
+      async () => {
+        const seed = Math.floor(Math.random() * 1e6);
+        const shot = { ...SIMULATED, slantDeg: 3 + 6 * Math.random(), azimuthDeg: 360 * Math.random() };
+        const { bytes, truth } = await withPicturesWorker((remote) =>
+          remote.simulate(foot, view, shot, seed),
+        );
+        return { file: new Blob([bytes], { type: "image/jpeg" }), focalPx: truth.focalPx };
+      },
+      true,
+    );
+  return (
+    <div className="photos bench-lane">
+      <p className="quiet">
+        A printed card makes a picture measurable.{" "}
+        <Link className="link" to="/card">
+          Print the card
+        </Link>
+      </p>
+      {busy && (
+        <p role="status" className="strong">
+          {busy}
+        </p>
+      )}
+      {trouble && (
+        <p role="alert" className="ember">
+          {trouble}
+        </p>
+      )}
+      {PHOTO_VIEWS.map((view) => (
+        <section key={view} className="photo-view" aria-label={PHOTO_VIEW_FACTS[view].name}>
+          <h3>{PHOTO_VIEW_FACTS[view].name}</h3>
+          <p className="quiet">
+            {PHOTO_VIEW_FACTS[view].card} {PHOTO_VIEW_FACTS[view].take}
+          </p>
+          {photos
+            .filter((photo) => photo.view === view)
+            .map((photo) => (
+              <PhotoTile
+                key={photo.id}
+                photo={photo}
+                label={`${PHOTO_VIEW_FACTS[view].name}, ${wording.limb(limb)}`}
+                onOpen={() => open(photo.id)}
+              />
+            ))}
+          <div className="photo-acts">
+            <TakeButton
+              label={`Take or choose: ${PHOTO_VIEW_FACTS[view].name.toLowerCase()}`}
+              disabled={busy !== undefined}
+              onFile={(file) => void take(view, () => Promise.resolve({ file }), false)}
+            />
+            <button
+              type="button"
+              className="text-button"
+              disabled={busy !== undefined}
+              onClick={() => void simulate(view)}
+            >
+              Simulated camera
+            </button>
+          </div>
+        </section>
+      ))}
+    </div>
+  );
+}
+
+function TakeButton({
+  label,
+  disabled,
+  onFile,
+}: {
+  label: string;
+  disabled: boolean;
+  onFile: (file: File) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <input
+        ref={input}
+        className="visually-hidden"
+        type="file"
+        accept="image/jpeg,image/png,image/webp,image/heic,image/heif"
+        aria-label={label}
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          event.target.value = "";
+          if (file) onFile(file);
+        }}
+      />
+      <button
+        type="button"
+        className="photo-take"
+        disabled={disabled}
+        aria-label={label}
+        onClick={() => input.current?.click()}
+      >
+        Take or choose
+      </button>
+    </>
+  );
+}
+
+function PhotoTile({ photo, label, onOpen }: { photo: Photo; label: string; onOpen: () => void }) {
+  const { url, missing } = usePicture(photo.pictureId);
+  const wanted = PHOTO_MARKS[photo.view].length + CORNERS.length;
+  const placed = Object.keys(photo.points).filter((name) => !name.startsWith(TRACE)).length;
+  return (
+    <button
+      type="button"
+      className="photo-tile"
+      aria-label={`Open the photograph: ${label}`}
+      onClick={onOpen}
+    >
+      {url ? <img src={url} alt="" /> : <span className="quiet">{missing ? "not in this store" : "…"}</span>}
+      <span>
+        {placed === 0 ? "not marked yet" : `${placed} of ${wanted} marks`}
+        {photo.simulated && <span className="brass"> · simulated</span>}
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,134 @@
+import { useEdits } from "~app/ui/useEdits";
+import { useWording } from "~app/ui/useWording";
+import { CARD } from "~core/photo/card";
+import { fillFromPhoto, type Filled, type PhotoReading } from "~core/photo/fill";
+import type { PhotoScale } from "~core/photo/readPhoto";
+import type { FootValues } from "~core/foot/measures";
+import { knownSize } from "~core/foot/records/keptSurvey";
+import { sizeFactor } from "~core/foot/parametric/parameters";
+import type { ImagePoint, Vector } from "~core/geometry/vector";
+import { sameValue, type Edit } from "~core/record/edit";
+import { footEdit, footPlace } from "~core/record/footRecords";
+import type { Photo } from "~core/photo/photoRecord";
+import type { Result } from "~core/result";
+import type { StageContext } from "~app/stage/stageContext";
+import { useLive } from "~app/stage/useLive";
+
+/** Names of the four corners and of the two ends of a scale, beside the view's own marks. */
+export const CORNERS = ["card 1", "card 2", "card 3", "card 4"] as const;
+export const SCALE_ENDS = ["scale a", "scale b"] as const;
+
+interface Marked {
+  points: Partial<Record<string, ImagePoint>>;
+  /** Length of a two-point scale, mm; a card without it. */
+  scaleMm: number | undefined;
+  filled: Filled;
+}
+
+const PARTS = ["values", "sole", "side", "rear", "trace"] as const;
+
+/** The scale that the placed corners or ends make; undefined until all are placed. */
+export function scaleOf({ points, scaleMm }: Pick<Marked, "points" | "scaleMm">): PhotoScale | undefined {
+  const [a, b, c, d] = CORNERS.map((corner) => points[corner]);
+  if (a && b && c && d)
+    return { kind: "card", widthMm: CARD.sideMm, heightMm: CARD.sideMm, corners: [a, b, c, d] };
+  const [from, to] = SCALE_ENDS.map((end) => points[end]);
+  return from && to && scaleMm !== undefined ? { kind: "two-point", a: from, b: to, mm: scaleMm } : undefined;
+}
+
+/** Marks of one photograph and the reading that they fill; every move is followed by both. */
+export function usePhotoMarks(context: StageContext, photo: Photo) {
+  const { visit, limb, feet } = context;
+  const wording = useWording();
+  const { save } = useEdits();
+  const foot = feet[limb];
+  const reading = foot.reading[photo.moment];
+  const blank = footPlace("readings", visit, limb, photo.moment);
+  const knownK =
+    knownSize(foot.surveys) ??
+    (photo.view !== "sole" && foot.values[photo.moment].width
+      ? sizeFactor({ limb, widthMm: foot.values[photo.moment].width?.value ?? 0 })
+      : undefined);
+  const stored: Marked = {
+    points: photo.points,
+    scaleMm: photo.scale?.kind === "two-point" ? photo.scale.mm : undefined,
+    filled: {
+      values: reading?.values ?? {},
+      sole: reading?.sole ?? {},
+      side: reading?.side ?? {},
+      rear: reading?.rear ?? {},
+      trace: reading?.trace ?? [],
+    },
+  };
+  const label = `${wording.limb(limb)} ${photo.view} picture`;
+  const live = useLive<Marked>(stored, (was, now) => {
+    const edits: Edit[] = [];
+    if (!sameValue(was.points, now.points))
+      edits.push({
+        table: "photos",
+        id: photo.id,
+        path: ["points"],
+        was: was.points,
+        now: now.points,
+        label,
+      });
+    if (!sameValue(scaleOf(was), scaleOf(now)))
+      edits.push({
+        table: "photos",
+        id: photo.id,
+        path: ["scale"],
+        was: scaleOf(was),
+        now: scaleOf(now),
+        label,
+      });
+    for (const part of PARTS)
+      if (!sameValue(was.filled[part], now.filled[part]))
+        edits.push(
+          footEdit(blank, "readings", reading, {
+            path: [part],
+            was: was.filled[part],
+            now: now.filled[part],
+            label,
+          }),
+        );
+    return save(...edits);
+  });
+  const read = (marked: Marked): Result<PhotoReading> | undefined => {
+    const scale = scaleOf(marked);
+    if (!scale) return undefined;
+    return fillFromPhoto(
+      {
+        view: photo.view,
+        width: photo.width,
+        height: photo.height,
+        focalPx: photo.focalPx,
+        scale,
+        points: marked.points,
+      },
+      limb,
+      marked.filled,
+      knownK,
+      photo.simulated ? "simulated" : "photo",
+    );
+  };
+  const change = (next: (marked: Marked) => Partial<Marked>, rest: boolean) =>
+    live.move((now) => {
+      const changed = { ...now, ...next(now) };
+      const found = read(changed);
+      return found?.ok ? { ...changed, filled: found.value.filled } : changed;
+    }, rest);
+  const place = (mark: string, at: Vector, rest: boolean) =>
+    change(
+      ({ points }) => ({
+        points: { ...points, [mark]: [Math.round(at[0] * 100) / 100, Math.round(at[1] * 100) / 100] },
+      }),
+      rest,
+    );
+  /** What some marks say by themselves, whatever stands in the reading. */
+  const valuesOf = (points: Marked["points"]): FootValues => {
+    const alone = { values: {}, sole: {}, side: {}, rear: {}, trace: [] };
+    const found = read({ ...live.value, points, filled: alone });
+    return found?.ok ? found.value.filled.values : {};
+  };
+  return { marked: live.value, reading: read(live.value), valuesOf, place, change, settle: live.settle };
+}

@@ -1,0 +1,215 @@
+import { useState } from "react";
+import { SoleView } from "~app/drawing/SoleView";
+import type { ViewGeometry } from "~app/drawing/viewGeometry";
+import { svgPoint } from "~app/drawing/svgPoint";
+import { useEdits } from "~app/ui/useEdits";
+import { useWording } from "~app/ui/useWording";
+import { cautionsAt } from "~core/caution/cautions";
+import { flagOfFind } from "~core/caution/redFlags";
+import { footToday } from "~core/visit/feetOfHorse";
+import { sizeFactor } from "~core/foot/parametric/parameters";
+import {
+  FIND_KIND_NAMES,
+  FIND_KINDS,
+  WEAR_SECTOR_NAMES,
+  WEAR_SECTORS,
+  WEAR_STATES,
+  type FindKind,
+  type WearSector,
+} from "~core/foot/wear";
+import { wearAgreement } from "~core/gait/wearAgreement";
+import type { Edit } from "~core/record/edit";
+import { isShod } from "~core/record/horse";
+import { footEdit, footPlace } from "~core/record/footRecords";
+import { CautionNote } from "~app/ui/CautionNote";
+import { NoteField } from "~app/stage/NoteField";
+import { Onward } from "~app/stage/Onward";
+import type { StageContext } from "~app/stage/stageContext";
+import { Choice } from "~app/stage/Choice";
+import { FindNote } from "./FindNote";
+import { SectorShoe } from "~app/stage/SectorShoe";
+import "./read.css";
+
+/** Pull and read: the wear of the old shoe painted, and what was found placed on the sole. */
+export function ReadStage(context: StageContext) {
+  const { visit, file, limb, feet } = context;
+  const wording = useWording();
+  const { save } = useEdits();
+  const [brush, setBrush] = useState<(typeof WEAR_STATES)[number]>("thin");
+  const [kind, setKind] = useState<FindKind>("bruise");
+  const foot = feet[limb];
+  const blank = footPlace("looks", visit, limb, "before");
+  const wear = foot.look?.wear ?? {};
+  const finds = Object.entries(foot.look?.finds ?? {});
+  const { foot: drawn } = footToday(file.horse, limb, foot.values.before, foot.last);
+  const k = sizeFactor(drawn);
+  const edit = (path: readonly string[], now: unknown, label: string) =>
+    footEdit(blank, "looks", foot.look, { path, now, label: `${wording.limb(limb)} ${label}` });
+  const paint = (sector: WearSector) =>
+    void save(edit(["wear", sector], wear[sector] === brush ? undefined : brush, "wear"));
+  const putFind = (at: readonly [number, number]) => {
+    const edits: Edit[] = [
+      edit(
+        ["finds", crypto.randomUUID()],
+        { kind, at: [Math.round(at[0] / k), Math.round(at[1] / k)], note: "" },
+        kind,
+      ),
+    ];
+    const flag = flagOfFind(kind);
+    if (flag && !visit.flags[flag])
+      edits.push({
+        table: "visits",
+        id: visit.id,
+        path: ["flags", flag],
+        was: undefined,
+        now: { limb, note: "", because: "" },
+        label: "red flag",
+      });
+    void save(...edits);
+  };
+  const agreement = wearAgreement(wear, foot.watching.before);
+  const overlay = ({ frame, at, back }: ViewGeometry) => (
+    <g>
+      <rect
+        className="find-field"
+        x={frame[0]}
+        y={frame[1]}
+        width={frame[2]}
+        height={frame[3]}
+        onClick={(event) => {
+          const svg = (event.target as SVGElement).ownerSVGElement;
+          const point = svg && svgPoint(svg, event);
+          if (point) putFind(back(point));
+        }}
+      />
+      {finds.map(([id, find], index) => {
+        const [x, y] = at([find.at[0] * k, find.at[1] * k]);
+        return (
+          <g key={id} className="find-mark">
+            <circle cx={x} cy={y} r={6} />
+            <text x={x} y={y + 2.4} textAnchor="middle">
+              {index + 1}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+  return (
+    <div className="read">
+      <section aria-label="Wear of the old shoe">
+        <h2>{isShod(file.horse, limb) ? "Wear of the old shoe" : "Wear of the bare wall"}</h2>
+        <p className="quiet">Choose how worn, then tap the places.</p>
+        <Choice
+          label="Paint"
+          options={WEAR_STATES}
+          value={brush}
+          onChoose={(state) => setBrush(state ?? brush)}
+        />
+        <SectorShoe
+          limb={limb}
+          states={wear}
+          stateClass="wear"
+          title={`Old shoe of the ${wording.limb(limb)}, from below`}
+          none="not painted"
+          onPaint={paint}
+        />
+        <table className="visually-hidden" aria-label="Wear by place">
+          <tbody>
+            {WEAR_SECTORS.map((sector) => (
+              <tr key={sector}>
+                <th scope="row">{wording.inOwnWords(WEAR_SECTOR_NAMES[sector])}</th>
+                <td>{wear[sector] ?? "not painted"}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {agreement && (
+          <p className={agreement.agrees ? "watch-said" : "watch-said watch-ask"}>
+            {agreement.agrees
+              ? "Landing, breakover and wear agree."
+              : wording.inOwnWords(`They do not agree: ${agreement.disagreements.join("; ")}.`)}
+          </p>
+        )}
+      </section>
+      <section aria-label="What was found">
+        <h2>What was found</h2>
+        <label className="find-kind">
+          <span className="quiet">Choose what, then tap where</span>
+          <select
+            value={kind}
+            onChange={(event) => setKind(event.target.value as FindKind)}
+            aria-label="What was found"
+          >
+            {FIND_KIND_NAMES.map((one) => (
+              <option key={one} value={one}>
+                {FIND_KINDS[one]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <div className="read-sole">
+          <SoleView
+            foot={drawn}
+            wording={wording}
+            guess={false}
+            labels={false}
+            overlay={overlay}
+            title={`Sole of the ${wording.limb(limb)} from below, with what was found`}
+          />
+          <span className="read-sides quiet">
+            {limb.startsWith("L")
+              ? `${wording.side("medial")} · ${wording.side("lateral")}`
+              : `${wording.side("lateral")} · ${wording.side("medial")}`}
+          </span>
+        </div>
+        <button type="button" className="text-button" onClick={() => putFind([0, 60 * k])}>
+          Add “{FIND_KINDS[kind].toLowerCase()}” without a place on the drawing
+        </button>
+        <ol className="find-list">
+          {finds.map(([id, find]) => (
+            <li key={id}>
+              <div className="find-head">
+                <b>{FIND_KINDS[find.kind]}</b>
+                <button
+                  type="button"
+                  className="text-button"
+                  aria-label={`Take away: ${FIND_KINDS[find.kind]}`}
+                  onClick={() => void save(edit(["finds", id], undefined, "find taken away"))}
+                >
+                  ×
+                </button>
+              </div>
+              <FindNote
+                draftKey={`${blank.id}.find.${id}`}
+                stored={find.note}
+                label={`Note on ${FIND_KINDS[find.kind].toLowerCase()}`}
+                edit={(was, now) =>
+                  footEdit(blank, "looks", foot.look, {
+                    path: ["finds", id, "note"],
+                    was,
+                    now,
+                    label: "note",
+                  })
+                }
+              />
+            </li>
+          ))}
+        </ol>
+      </section>
+      <div className="read-note">
+        <NoteField
+          visit={visit}
+          path={["notes", "read"]}
+          stored={visit.notes.read ?? ""}
+          label="In words"
+          hint="Tubules, rings, cracks, smell, clefts, what the shoe told"
+        />
+        <Onward {...context} />
+        {cautionsAt("read").map((caution) => (
+          <CautionNote key={caution.id} caution={caution} about="" />
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,91 @@
+import { Button } from "antd";
+import { useState } from "react";
+import { SectorShoe } from "~app/stage/SectorShoe";
+import { useWording } from "~app/ui/useWording";
+import { WEAR_SECTORS, type WearSector } from "~core/foot/wear";
+import { hotFitsInWords, isFullPrint, printInWords, PRINTS, type Print } from "~core/shoe/setSteps";
+import type { StageContext } from "~app/stage/stageContext";
+import type { Shoeing } from "~app/stage/useShoe";
+
+/** How often it was tried hot, what each print said by sector, and what to change before the next try. */
+export function HotFits({ context, shoeing }: { context: StageContext; shoeing: Shoeing }) {
+  const wording = useWording();
+  const { record, shoe } = shoeing;
+  const [brush, setBrush] = useState<Print>("wall");
+  const fits = record?.hotFits ?? {};
+  const numbers = Object.keys(fits).sort();
+  const last = numbers.at(-1);
+  const print = last === undefined ? {} : (fits[last] ?? {});
+  const thin = shoe.shoeFacts.thinSole;
+  const paint = (sector: WearSector) => {
+    if (last === undefined) return;
+    void shoeing.keepAt(
+      ["hotFits", last, sector],
+      print[sector] === brush ? undefined : brush,
+      `print of try ${last}`,
+    );
+  };
+  return (
+    <section className="hot-fits" aria-label="Hot fits">
+      <h2>{hotFitsInWords(numbers.length)}</h2>
+      {thin && (
+        <p className="ember">
+          <b>Thin sole: fit cold.</b> Heat goes through what is thin.
+        </p>
+      )}
+      {last !== undefined && (
+        <div className="hot-fit">
+          <SectorShoe
+            limb={context.limb}
+            states={print}
+            stateClass="print"
+            title={`Print of try ${last}, ${wording.limb(context.limb)}`}
+            none="not looked at"
+            onPaint={paint}
+          />
+          <div>
+            <div className="nail-words" role="group" aria-label="What touched">
+              {PRINTS.map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  className={`chip print-chip print-${one}`}
+                  aria-pressed={brush === one}
+                  onClick={() => setBrush(one)}
+                >
+                  {one}
+                </button>
+              ))}
+            </div>
+            <p className="quiet">Choose what touched, then tap where.</p>
+            <button
+              type="button"
+              className="text-button"
+              onClick={() =>
+                void shoeing.keepAt(
+                  ["hotFits", last],
+                  Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "wall"])),
+                  `print of try ${last}`,
+                )
+              }
+            >
+              Wall all round
+            </button>
+          </div>
+        </div>
+      )}
+      {printInWords(print).map((line) => (
+        <p key={line} className="ember">
+          {wording.inOwnWords(line)}
+        </p>
+      ))}
+      {last !== undefined && isFullPrint(print) && <p className="verdigris">Wall all round: nail it on.</p>}
+      <Button
+        disabled={thin || numbers.length >= 9}
+        onClick={() => void shoeing.keepAt(["hotFits", String(numbers.length + 1)], {}, "hot fit")}
+      >
+        {numbers.length === 0 ? "First hot fit" : "Another hot fit"}
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,147 @@
+import { Button, Segmented } from "antd";
+import { useState } from "react";
+import { SoleView } from "~app/drawing/SoleView";
+import { Fractions } from "~app/ui/Fractions";
+import { useWording } from "~app/ui/useWording";
+import { halvesFrom, halvesInWords } from "~core/foot/parametric/halves";
+import { differencesInWords, specDifferences, specInWords } from "~core/shoe/specification";
+import { BreakoverPanel } from "./BreakoverPanel";
+import { Checks } from "./Checks";
+import { FitHandles } from "./FitHandles";
+import { SetNumbers } from "./SetNumbers";
+import { ShoeOverlay } from "~app/drawing/ShoeOverlay";
+import { NailPanel } from "./NailPanel";
+import type { ShoeViewProps } from "./shoeView";
+import { StockPanel } from "./StockPanel";
+import { pairOf } from "~core/foot/limb";
+
+/** Drawn at about its own size: a screen's millimetre is a nominal one. */
+const SCALES = { fit: "To the screen", life: "About life size" } as const;
+
+/** The shoe drawn to scale on this foot, with its checks, its breakover and its nails. */
+export function FitBench(props: ShoeViewProps) {
+  const { context, shoeing, show } = props;
+  const { limb, goTo, feet } = context;
+  const { shoe, bench, spec } = shoeing;
+  const { fit } = bench;
+  const { foot, drawn, marks, measured } = shoe.toShoe;
+  const wording = useWording();
+  const [scale, setScale] = useState<keyof typeof SCALES>("fit");
+  const bare = spec.type === "bare";
+  const pairSpec = feet[pairOf(limb)].shoe?.spec;
+  return (
+    <div className="shoe-fit">
+      <div className="fit-left">
+        <section className="fit-picture sheet" aria-label="The shoe on the foot" data-scale={scale}>
+          <div className="fit-picture-head">
+            <p className="fit-says">
+              <Fractions text={specInWords(spec, wording)} />
+            </p>
+            <Segmented
+              size="small"
+              aria-label="Scale of the drawing"
+              options={Object.entries(SCALES).map(([value, label]) => ({
+                value: value as keyof typeof SCALES,
+                label,
+              }))}
+              value={scale}
+              onChange={setScale}
+            />
+          </div>
+          <div className="fit-drawing">
+            <SoleView
+              foot={drawn}
+              marks={marks}
+              corY={foot.corY}
+              shape={
+                shoe.facts.outline && foot.undistorted
+                  ? {
+                      outline: {
+                        ...shoe.facts.outline,
+                        outline: [...foot.outline.medial].reverse().concat(foot.outline.lateral.slice(1)),
+                      },
+                    }
+                  : undefined
+              }
+              wording={wording}
+              guess={!measured}
+              title={`The shoe under the ${wording.limb(limb)}, from below`}
+              overlay={(geometry) => (
+                <>
+                  <ShoeOverlay geometry={geometry} fit={fit} />
+                  <FitHandles geometry={geometry} shoeing={shoeing} wording={wording} />
+                </>
+              )}
+            />
+          </div>
+          <p className="pictures-key quiet">
+            {bare
+              ? "bevel from the edge of the sole outwards · "
+              : `${foot.undistorted ? "fitted to the foot’s own outline, as its walls tell it" : measured ? "fitted through the measured points of the trimmed foot" : "not measured: fitted to a guess"} · `}
+            the foot {shoe.fittedTo}
+            {shoe.fittedTo === "as it stands" ? ", no trim is noted yet · " : " · "}
+            <span className="verdigris">dotted: breakover</span>
+          </p>
+          <dl className="fit-numbers">
+            <Number name="Front : support" value={halvesInWords(halvesFrom(fit.front, fit.support))} />
+            <Number name="Front" value={wording.length(fit.front)} />
+            <Number name="Support" value={wording.length(fit.support)} />
+            {!bare && (
+              <>
+                <Number name="Width" value={wording.length(fit.width)} />
+                <Number name="Length" value={wording.length(fit.length)} />
+                <Number name="Mass, estimate" value={`${Math.round(fit.mass)} g`} />
+                {shoeing.pairGrams !== undefined && (
+                  <Number
+                    name={`Against the ${wording.limb(pairOf(limb))}`}
+                    value={`${signed(Math.round(fit.mass) - Math.round(shoeing.pairGrams))} g`}
+                  />
+                )}
+              </>
+            )}
+            {fit.raiseMm > 0 && <Number name="Raise at the heel" value={wording.cut(fit.raiseMm)} />}
+          </dl>
+          {!bare && <SetNumbers shoeing={shoeing} />}
+          {pairSpec && specDifferences(pairSpec, spec).length > 0 && (
+            <p className="quiet fit-pair">
+              Against the {wording.limb(pairOf(limb))}:{" "}
+              <Fractions text={differencesInWords(pairSpec, spec, wording)} />.
+            </p>
+          )}
+        </section>
+        {!bare && <NailPanel {...props} />}
+        {!bare && <StockPanel {...props} />}
+      </div>
+      <div className="fit-side">
+        <Checks {...props} />
+        <BreakoverPanel {...props} />
+        <div className="trim-actions fit-onward">
+          <Button
+            type="primary"
+            size="large"
+            disabled={shoeing.open.some(({ impossible }) => impossible)}
+            onClick={() => goTo({ stage: "set" })}
+          >
+            On to Set
+          </Button>
+          {!bare && (
+            <Button size="large" onClick={() => show("sizes")}>
+              Ready-made
+            </Button>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+const signed = (grams: number): string => (grams > 0 ? `+${grams}` : grams < 0 ? `−${-grams}` : "0");
+
+const Number = ({ name, value }: { name: string; value: string }) => (
+  <div>
+    <dt>{name}</dt>
+    <dd>
+      <Fractions text={value} />
+    </dd>
+  </div>
+);

@@ -1,0 +1,42 @@
+import { useWording } from "~app/ui/useWording";
+import { specificationSchema } from "~core/shoe/shoeRecord";
+import type { SpecField } from "~core/shoe/specification";
+import { fail, ok, type Result } from "~core/result";
+import { parseLength } from "~core/units/length";
+import { cutInField } from "~app/stage/cutText";
+import { TypedField } from "~app/ui/TypedField";
+
+interface SpecLengthProps {
+  label: string;
+  field: SpecField;
+  draftKey: string;
+  mm: number;
+  onKeep: (mm: number, draftKey: string) => void;
+}
+
+/** A length of the specification: typed in millimetres or fractions, refused at its place, kept as it was typed. */
+export function SpecLength({ label, field, draftKey, mm, onKeep }: SpecLengthProps) {
+  const wording = useWording();
+  const read = (text: string): Result<number> => {
+    // A branch can be short of its support: a minus before any length.
+    const [, minus = "", size = ""] = /^\s*([-−]?)(.*)$/s.exec(text) ?? [];
+    const length = parseLength(size, wording.unit);
+    if (!length.ok) return length;
+    const value = minus === "" ? length.value : -length.value;
+    const checked = specificationSchema.shape[field].safeParse(value);
+    return checked.success
+      ? ok(value)
+      : fail("out-of-range", field, checked.error.issues[0]?.message ?? "This length is not read.");
+  };
+  return (
+    <TypedField
+      label={label}
+      unit={wording.unit}
+      draftKey={draftKey}
+      value={mm}
+      show={(value) => `${value < 0 ? "−" : ""}${cutInField(Math.abs(value), wording)}`}
+      read={read}
+      onKeep={onKeep}
+    />
+  );
+}

@@ -1,0 +1,138 @@
+import { Button } from "antd";
+import { Fractions } from "~app/ui/Fractions";
+import { useEdits } from "~app/ui/useEdits";
+import { useWording } from "~app/ui/useWording";
+import { footOrder } from "~core/foot/order";
+import { footEdit } from "~core/record/footRecords";
+import { CUT_NAMES, type SheetStepId } from "~core/trim/trimRecord";
+import { sentenceCase } from "~core/foot/wording";
+import { biasInWords, type DoneMeasure } from "~core/trim/done";
+import { LIVE_SOLE_REMINDER, cutSheet, type SheetStep } from "~core/trim/sheet";
+import { useOwnHand } from "~app/stage/useOwnHand";
+import { Taken } from "./Taken";
+import type { TrimViewProps } from "./trimView";
+
+/** The plan as work for the hands: big, in order, a tick for each step; what was really taken beside it. */
+export function CutSheet({ context, bench, show }: TrimViewProps) {
+  const { visit, limb, goTo } = context;
+  const wording = useWording();
+  const { save } = useEdits();
+  const { plan, cuts, trim, blank, kept, missing } = bench;
+  const planned = plan !== undefined && missing.length === 0;
+  const ticks = trim?.ticks ?? {};
+  const hand = useOwnHand();
+  const order = footOrder(visit.soreFoot).order;
+  const nextFoot = order[order.indexOf(limb) + 1];
+  const onward = (
+    <div className="trim-actions">
+      <Button
+        type="primary"
+        size="large"
+        onClick={() => goTo(nextFoot ? { limb: nextFoot } : { stage: "shoe", limb: "LF" })}
+      >
+        {nextFoot ? `Next: ${wording.limb(nextFoot)}` : "On to Shoe"}
+      </Button>
+      {planned && (
+        <Button size="large" onClick={() => show("bench")}>
+          Back to the plan
+        </Button>
+      )}
+    </div>
+  );
+  if (!planned)
+    return (
+      <div className="sheet-work">
+        <p className="sheet-stop">{LIVE_SOLE_REMINDER}</p>
+        <p className="quiet">
+          Without measurements there is no plan for the {wording.limb(limb)}. Note what was taken, so that it
+          stands in the record.
+        </p>
+        {(["heelMedial", "heelLateral", "toe", "dress"] as const).map((cut) => (
+          <div key={cut} className="sheet-step">
+            <span className="sheet-words">
+              <b className="sheet-title">{sentenceCase(wording.inOwnWords(CUT_NAMES[cut]))}</b>
+            </span>
+            <Taken bench={bench} cut={cut} />
+          </div>
+        ))}
+        {onward}
+      </div>
+    );
+  const steps = cutSheet(plan, cuts, wording);
+  const tick = (step: SheetStep) => {
+    const label = `${wording.limb(limb)} ${step.title.toLowerCase()}`;
+    const on = ticks[step.id] !== true;
+    const put = (path: readonly string[], now: unknown) =>
+      footEdit(blank, "trims", trim, { path, now, label });
+    const takes = on && step.cut && trim?.cuts[step.cut.name] === undefined;
+    if (trim)
+      void save(
+        put(["ticks", step.id], on ? true : undefined),
+        ...(takes && step.cut ? [put(["cuts", step.cut.name], step.cut.mm)] : []),
+      );
+    else
+      void save({
+        table: "trims",
+        id: blank.id,
+        path: [],
+        was: undefined,
+        now: { ...blank, ticks: { [step.id]: true }, cuts: step.cut ? { [step.cut.name]: step.cut.mm } : {} },
+        label,
+      });
+  };
+  return (
+    <div className="sheet-work">
+      <p className="sheet-stop">{LIVE_SOLE_REMINDER}</p>
+      {!kept?.agreed && (
+        <p className="quiet">
+          This is the plan as it stands; it is not started yet.{" "}
+          <button type="button" className="text-button" onClick={bench.agree}>
+            Start it
+          </button>
+        </p>
+      )}
+      <ol className="sheet-steps" aria-label={`Cut sheet, ${wording.limb(limb)}`}>
+        {steps.map((step) => {
+          const done = ticks[step.id] === true;
+          const habit = hand?.bias.find(({ measure }) => measure === HABIT_OF[step.id]);
+          return (
+            <li key={step.id} className="sheet-step" data-done={done} data-leave={step.leave}>
+              <label className="sheet-tick">
+                <input type="checkbox" checked={done} onChange={() => tick(step)} />
+                <span className="sheet-box" aria-hidden />
+                <b className="sheet-title">{step.title}</b>
+                {step.cut && !step.leave && (
+                  <span className="sheet-amount">
+                    <Fractions text={wording.cut(step.cut.mm)} />
+                  </span>
+                )}
+                <span className="sheet-words">
+                  <span>
+                    <Fractions text={step.how} />
+                  </span>
+                  {habit && !step.leave && !done && (
+                    <span className="sheet-habit">
+                      <Fractions text={biasInWords(habit, wording)} />
+                    </span>
+                  )}
+                  {step.caution && !done && <span className="sheet-caution">{step.caution}</span>}
+                </span>
+              </label>
+              {step.cut && (done || bench.trim?.cuts[step.cut.name] !== undefined) && (
+                <Taken bench={bench} cut={step.cut.name} />
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {onward}
+    </div>
+  );
+}
+
+/** The measure that tells a habit at a step. */
+const HABIT_OF: Partial<Record<SheetStepId, DoneMeasure>> = {
+  heelMedial: "heelMedial",
+  heelLateral: "heelLateral",
+  toe: "toeLength",
+};

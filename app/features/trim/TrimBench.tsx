@@ -1,0 +1,238 @@
+import { Button } from "antd";
+import { LENS_FACTS } from "~core/foot/lens";
+import { FindingList } from "~app/ui/FindingList";
+import { Fractions } from "~app/ui/Fractions";
+import { useNarrow } from "~app/ui/useNarrow";
+import { useWording } from "~app/ui/useWording";
+import { findingsOf } from "~core/visit/findings";
+import { heelPoint } from "~core/foot/parametric/parameters";
+import { differenceInWords, sidesInWords } from "~core/trim/compare";
+import { cutLines } from "~core/trim/cutLines";
+import { PLAN_WANT_NAMES, worthMeasuring } from "~core/trim/footQuestion";
+import { levelRest, overcuts, shoeTask } from "~core/trim/plan";
+import { leftInWords, limitInWords, ownerWords, planReasons, shoeInWords } from "~core/trim/planWords";
+import { FootPictures } from "~app/stage/FootPictures";
+import { Conundrum } from "./Conundrum";
+import { RearCut, SideCut, SoleCut } from "./CutOverlays";
+import { CutRows } from "./CutRows";
+import { PlanTable } from "./PlanTable";
+import { TellOwner } from "./TellOwner";
+import { TrimLenses } from "./TrimLenses";
+import type { TrimViewProps } from "./trimView";
+
+/** The decision: four cuts on the foot as it stands, what they do, what stops them, what they leave. */
+export function TrimBench({ context, bench, show }: TrimViewProps) {
+  const { visit, limb, goTo } = context;
+  const wording = useWording();
+  const narrow = useNarrow();
+  const { plan, cuts, facts, asked, missing, second, secondLens, done } = bench;
+  const { drawn } = facts;
+  if (!plan || missing.length > 0)
+    return (
+      <div className="trim-empty">
+        <h2>Nothing to plan from yet</h2>
+        {bench.plan === undefined && !bench.done.ok ? (
+          <p role="alert" className="ember">
+            {bench.done.issues[0]?.message}
+          </p>
+        ) : (
+          <p>
+            Measure {missing.map((want) => PLAN_WANT_NAMES[want]).join(", ")} of the {wording.limb(limb)}{" "}
+            first; then the walls above the live sole. What was taken without a plan can still be noted on the
+            cut sheet.
+          </p>
+        )}
+        <div className="trim-actions">
+          <Button type="primary" size="large" onClick={() => goTo({ stage: "survey" })}>
+            Measure this foot
+          </Button>
+          <Button size="large" onClick={() => show("sheet")}>
+            Note what was taken
+          </Button>
+        </div>
+      </div>
+    );
+  const after = done.ok ? done.value : undefined;
+  const lines = cutLines(drawn, cuts, plan.limits.most);
+  const otherPlan = second?.plan.ok ? second.plan.value : undefined;
+  const overlay = {
+    lines,
+    second: otherPlan && cutLines(drawn, otherPlan.handCuts, otherPlan.limits.most),
+    cuts,
+    most: plan.limits.most,
+    wording,
+    onMove: bench.move,
+  };
+  const past = overcuts(plan.question, plan.limits, cuts);
+  const findings = findingsOf({ ...facts, plan });
+  const reasons = planReasons(findings, plan, cuts, wording);
+  const refusals = findings.filter(({ subject }) => subject === "trim");
+  const shoe = after ? shoeTask(plan.question, after.predicted) : plan.shoe;
+  const rest = levelRest(plan, cuts, facts.target.toeLengthMm);
+  const wants = worthMeasuring(asked).filter(({ mm }) => mm >= 0.5);
+  const sides = sidesInWords(facts, plan, wording);
+  const compared =
+    otherPlan && secondLens
+      ? differenceInWords(
+          { lens: bench.lenses.frontBack, plan },
+          { lens: secondLens, plan: otherPlan },
+          wording,
+        )
+      : undefined;
+  return (
+    <div className="bench trim-bench">
+      <FootPictures
+        foot={drawn}
+        ghost={undefined}
+        ghostName=""
+        guessed={facts.guessed}
+        filledName="as it stands"
+        surveyed={facts.survey.front !== undefined && facts.survey.support !== undefined}
+        tiltDeg={facts.rear.hairlineTilt}
+        sole={{
+          marks: facts.marks,
+          corY: facts.survey.cor?.median,
+          planned: after?.foot,
+          overlay: (geometry) => <SoleCut geometry={geometry} foot={drawn} {...overlay} />,
+        }}
+        sideOverlay={(geometry) => <SideCut geometry={geometry} {...overlay} />}
+        rearOverlay={(geometry) => <RearCut geometry={geometry} {...overlay} />}
+      />
+      <section className="trim-side" aria-label="The plan">
+        {narrow && <TrimLenses context={context} bench={bench} />}
+        <PlanTable
+          bench={bench}
+          plan={plan}
+          after={after?.predicted}
+          other={otherPlan ?? (bench.byHand ? plan : undefined)}
+          otherName={LENS_FACTS[otherPlan && secondLens ? secondLens : bench.lenses.frontBack].name}
+        />
+        {!after && (
+          <p role="alert" className="ember">
+            {done.ok ? "" : done.issues[0]?.message}
+          </p>
+        )}
+        {after && (
+          <div className={`plan-said${Math.abs(after.predicted.axis) < 0.5 ? "" : " plan-said-left"}`}>
+            <p className="plan-left">{leftInWords(after.predicted, wording)}</p>
+            {shoeInWords(shoe, plan.question.finish, wording).map((line) => (
+              <p key={line}>
+                <Fractions text={line} />
+              </p>
+            ))}
+          </div>
+        )}
+        {!bench.byHand && plan.stoppedBy.length > 0 && (
+          <ul className="plan-stops" aria-label="What stopped it">
+            {plan.stoppedBy.map((name) => (
+              <li key={name}>
+                <Fractions text={limitInWords(name, plan, wording)} />
+              </li>
+            ))}
+          </ul>
+        )}
+        {sides.length > 0 && (
+          <div className="plan-compared">
+            {sides.map((line) => (
+              <p key={line}>{line}</p>
+            ))}
+          </div>
+        )}
+        {compared && (
+          <div className="plan-compared">
+            <p>
+              <Fractions text={compared.how} />
+            </p>
+            {compared.why?.map((line) => (
+              <p key={line} className="quiet">
+                {line}
+              </p>
+            ))}
+          </div>
+        )}
+        {wants.length > 0 && (
+          <p className="plan-wants">
+            <b>Cautious, because not all was measured.</b> Most would change with{" "}
+            {wants
+              .slice(0, 2)
+              .map(
+                ({ want, mm }) => `${wording.inOwnWords(PLAN_WANT_NAMES[want])} (up to ${wording.cut(mm)})`,
+              )
+              .join(" and ")}
+            .{" "}
+            <button type="button" className="text-button" onClick={() => goTo({ stage: "survey" })}>
+              Measure
+            </button>
+          </p>
+        )}
+        <div className="trim-actions">
+          <Button
+            type="primary"
+            size="large"
+            disabled={past.length > 0}
+            onClick={() => {
+              bench.agree();
+              show("sheet");
+            }}
+          >
+            {bench.kept?.agreed ? "Back to the cut sheet" : "Start the cut sheet"}
+          </Button>
+          {bench.kept && (
+            <Button size="large" onClick={bench.reset}>
+              The lenses’ plan again
+            </Button>
+          )}
+          {rest >= 1 && (
+            <Button
+              size="large"
+              onClick={() =>
+                bench.moveAll({
+                  ...cuts,
+                  toe: cuts.toe + rest,
+                  heelMedial: cuts.heelMedial + rest,
+                  heelLateral: cuts.heelLateral + rest,
+                })
+              }
+            >
+              {wording.cut(rest)} more all round
+            </Button>
+          )}
+        </div>
+      </section>
+      <div className="trim-cuts">
+        <CutRows bench={bench} />
+        <p className="quiet trim-note">
+          {past.length > 0
+            ? "A sheet is not started past a limit. What a hand has taken already can be noted on the sheet."
+            : "Worked out from plane geometry and from what was measured. Stop at live sole, whatever it says here."}
+        </p>
+      </div>
+      <section className="ledger trim-why" aria-label="Reasons">
+        <div>
+          {reasons.length > 0 && (
+            <table className="reason-table">
+              <caption>Why this cut</caption>
+              <tbody>
+                {reasons.map(({ finding, does }) => (
+                  <tr key={finding.id}>
+                    <th scope="row">
+                      <Fractions text={finding.text} />
+                    </th>
+                    <td>
+                      <Fractions text={does} />
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+        </div>
+        <div>
+          {refusals.length > 0 && <FindingList findings={refusals} />}
+          <TellOwner visit={visit} text={ownerWords(plan, cuts, wording.limb(limb), wording)} />
+        </div>
+        <Conundrum plan={plan} heelsAt={heelPoint(drawn, "lateral")[1]} />
+      </section>
+    </div>
+  );
+}

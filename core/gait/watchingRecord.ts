@@ -1,0 +1,35 @@
+import { z } from "zod";
+import {
+  BASES,
+  DEVIATIONS,
+  FLIGHTS,
+  HAIRLINE_PLACES,
+  HAIRLINE_STATES,
+  JOINTS,
+  SLIDES,
+  TOE_DIRECTIONS,
+} from "./watching";
+import { dateField, finite, idField } from "../schema/fields";
+import { limbField } from "../foot/limbField";
+import { MOMENTS } from "../foot/records/reading";
+
+/** How one foot was seen to stand and move, before or after the work. */
+export const watchingSchema = z.strictObject({
+  id: idField,
+  visitId: idField,
+  horseId: idField,
+  limb: limbField,
+  moment: z.enum(MOMENTS),
+  date: dateField,
+  toeDirection: z.enum(TOE_DIRECTIONS).optional(),
+  base: z.enum(BASES).optional(),
+  deviation: z.partialRecord(z.enum(JOINTS), z.enum(DEVIATIONS)).default({}),
+  hairline: z.partialRecord(z.enum(HAIRLINE_PLACES), z.enum(HAIRLINE_STATES)).default({}),
+  /** Where it lands first, mm on a foot of size 1, solar frame. */
+  lands: z.tuple([finite, finite]).optional(),
+  /** Direction in which it leaves, deg from straight ahead, positive to lateral. */
+  leaves: z.number().min(-90).max(90).optional(),
+  slide: z.enum(SLIDES).optional(),
+  flight: z.enum(FLIGHTS).optional(),
+});
+export type WatchingRecord = z.infer<typeof watchingSchema>;

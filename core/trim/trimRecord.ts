@@ -1,0 +1,87 @@
+import { z } from "zod";
+import { FRONT_LENSES, SIDE_LENSES } from "../foot/lens";
+import type { Limb } from "../foot/limb";
+import { dateField, finite, idField, prose } from "../schema/fields";
+import { limbField } from "../foot/limbField";
+
+/** No hand takes more than this at once, mm. Assumption, wide enough for long neglect. */
+export const MOST_CUT_MM = 60;
+
+const millimetres = z.number().min(0).max(MOST_CUT_MM);
+const cut = millimetres.optional();
+
+/** The steps of a trim in the order of the work. */
+export const SHEET_STEPS = [
+  "heelMedial",
+  "heelLateral",
+  "toe",
+  "level",
+  "dress",
+  "finish",
+  "second-look",
+] as const;
+export type SheetStepId = (typeof SHEET_STEPS)[number];
+
+/** A cut that was decided on, before the first stroke, and what it should leave. */
+const agreedPlanSchema = z.strictObject({
+  cuts: z.strictObject({
+    toe: millimetres,
+    heelMedial: millimetres,
+    heelLateral: millimetres,
+    dress: millimetres,
+  }),
+  /** As the lenses have it, or moved by hand. */
+  by: z.enum(["lenses", "hand"]),
+  /** True once the cut sheet was started from it. */
+  agreed: z.boolean(),
+  frontBack: z.enum(FRONT_LENSES),
+  side: z.enum(SIDE_LENSES),
+  finish: z.enum(["shod", "barefoot"]),
+  /** Angles deg, lengths mm. */
+  leaves: z.strictObject({
+    dorsalAngle: finite,
+    axis: finite,
+    roll: finite,
+    front: finite,
+    support: finite,
+    toeLength: finite,
+    heelHeightMedial: finite,
+    heelHeightLateral: finite,
+  }),
+  /** What is left for the shoe: degrees and mm. */
+  shoe: z.strictObject({
+    elevate: z.number().min(0),
+    heelRaise: z.number().min(0),
+    breakoverBack: z.number().min(0),
+    heelExtension: z.number().min(0),
+  }),
+});
+export type AgreedPlan = z.infer<typeof agreedPlanSchema>;
+
+/** What was taken off one foot, mm; a cut that was not noted is missing, not zero. */
+export const trimSchema = z.strictObject({
+  id: idField,
+  visitId: idField,
+  horseId: idField,
+  limb: limbField,
+  date: dateField,
+  cuts: z.strictObject({ toe: cut, heelMedial: cut, heelLateral: cut, dress: cut }).default({}),
+  plan: agreedPlanSchema.optional(),
+  /** Steps of the cut sheet that are done. */
+  ticks: z.partialRecord(z.enum(SHEET_STEPS), z.literal(true)).default({}),
+  /** What was seen where a cut went past its limit, by place. */
+  past: z.partialRecord(z.enum(["toe", "heelMedial", "heelLateral", "dress"]), prose).default({}),
+});
+export type Trim = z.infer<typeof trimSchema>;
+
+/** With the words medial and lateral in them, to be put in the user's own terms. */
+export const CUT_NAMES = {
+  toe: "toe",
+  heelMedial: "medial heel",
+  heelLateral: "lateral heel",
+  dress: "toe wall",
+} as const;
+export type CutName = keyof typeof CUT_NAMES;
+export const CUTS = Object.keys(CUT_NAMES) as CutName[];
+
+export const trimId = (visitId: string, limb: Limb): string => `${visitId}.${limb}`;

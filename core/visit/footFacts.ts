@@ -1,0 +1,107 @@
+import { daysBetween } from "../calendar/date";
+import { leftWith } from "../cycle/horseDue";
+import { footState } from "../foot/findings/facts";
+import type { FootValues } from "../foot/measures";
+import { fitFoot } from "../foot/parametric/fit";
+import { presentOutline, undistortedOutline } from "../foot/parametric/surveyedOutline";
+import type { Moment } from "../foot/records/reading";
+import type { BoundOverrides } from "../foot/survey/ratios";
+import { knownSize } from "../foot/records/keptSurvey";
+import { ringDate } from "../foot/survey/walls";
+import { toeTarget } from "../foot/toeYardstick";
+import type { Wording } from "../foot/wording";
+import type { Horse } from "../record/horse";
+import type { Visit } from "../record/visit";
+import type { Noise } from "../repeatability/repeatability";
+import { footToday } from "./feetOfHorse";
+import type { VisitFacts } from "./findings";
+import type { VisitFoot } from "./visitFoot";
+
+export interface FactsContext {
+  visit: Visit;
+  moment: Moment;
+  horse: Horse;
+  noise: Noise;
+  wording: Wording;
+  bounds: BoundOverrides;
+  /** The visit before this one, signed. */
+  lastVisit?: Pick<Visit, "date" | "next"> | undefined;
+  growthPerDay?: number | undefined;
+}
+
+/**
+ * The facts of one foot at one moment. Before the trim it is held against how the last visit left it, after the trim
+ * against before it. `typed` are the values of the fast lane, perhaps newer than the record.
+ */
+export function footFacts(
+  foot: VisitFoot,
+  pair: VisitFoot,
+  context: FactsContext,
+  typed: FootValues,
+): VisitFacts {
+  const { moment, visit, horse, bounds } = context;
+  const reading = foot.reading[moment];
+  const before = foot.reading.before;
+  const k = knownSize([...foot.surveys, ...(moment === "after" && before ? [before] : [])]);
+  const state = footState(foot.limb, reading, typed, k, bounds);
+  const lastSurvey = foot.surveys.at(-1);
+  const sinceTrim =
+    lastSurvey?.moment === "after" && lastSurvey.date === foot.last?.date ? lastSurvey : undefined;
+  const last =
+    moment === "after"
+      ? before && footState(foot.limb, before, foot.values.before, k, bounds)
+      : foot.last && footState(foot.limb, sinceTrim, leftWith(foot.last), k, bounds);
+  const pairReading = pair.reading[moment];
+  const pairState =
+    pairReading && footState(pair.limb, pairReading, pair.values[moment], knownSize(pair.surveys), bounds);
+  const asLeft = leftWith(foot.last);
+  const base =
+    moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } };
+  const { foot: drawn, guessed } = footToday(horse, foot.limb, typed, base, {
+    survey: state.survey,
+    side: reading?.side,
+    rear: reading?.rear,
+    walls: reading?.walls,
+  });
+  const compared = moment === "before" ? asLeft : foot.values.before;
+  // Halves are only laid over halves that were come by in the same way.
+  const alike = state.survey.front !== undefined;
+  const ghost =
+    Object.keys(compared).length > 0
+      ? fitFoot(compared, drawn, {
+          survey: alike ? last?.survey : undefined,
+          side: moment === "after" ? before?.side : undefined,
+        }).foot
+      : undefined;
+  const outline = undistortedOutline(presentOutline(drawn, state.marks), state.walls, reading?.trace);
+  const { growthPerDay, lastVisit } = context;
+  return {
+    ...state,
+    moment,
+    drawn,
+    guessed,
+    ghost,
+    outline,
+    watching: foot.watching[moment],
+    look: foot.look,
+    sulcusDepthMm: reading?.sulcusDepthMm,
+    sulcusState: reading?.sulcusState,
+    rings: Object.values(reading?.rings ?? {}).map((ring) => ({
+      ...ring,
+      day: growthPerDay === undefined ? undefined : ringDate(ring, growthPerDay, visit.date),
+    })),
+    last,
+    earlier: lastSurvey && {
+      state: footState(foot.limb, lastSurvey, lastSurvey.values, k, bounds),
+      date: lastSurvey.date,
+    },
+    lastName: moment === "after" ? "before the trim" : "the last trim",
+    pair: pairState && { ...pairState, watching: pair.watching[moment], look: pair.look },
+    daysOver: lastVisit?.next && daysBetween(lastVisit.next.due, visit.date),
+    horn: visit.horn,
+    target: toeTarget(horse),
+    noise: context.noise,
+    wording: context.wording,
+    bounds,
+  };
+}

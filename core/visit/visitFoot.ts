@@ -1,0 +1,86 @@
+import type { Limb } from "../foot/limb";
+import type { FootValues } from "../foot/measures";
+import type { Look } from "../foot/records/look";
+import type { Photo } from "../photo/photoRecord";
+import type { Moment, Reading } from "../foot/records/reading";
+import type { ShoeRecord } from "../shoe/shoeRecord";
+import type { Trim } from "../trim/trimRecord";
+import type { Visit } from "../record/visit";
+import type { WatchingRecord } from "../gait/watchingRecord";
+import { footHistory, type FootVisit } from "../cycle/horseDue";
+
+/** Everything that is kept of one horse's feet, all visits. */
+export interface FootRecords {
+  readings: readonly Reading[];
+  trims: readonly Trim[];
+  watchings: readonly WatchingRecord[];
+  looks: readonly Look[];
+  photos: readonly Photo[];
+  shoes: readonly ShoeRecord[];
+}
+
+/** One foot at one visit: what was watched, found, measured and cut, and how the visit before left it. */
+export interface VisitFoot {
+  limb: Limb;
+  values: Record<Moment, FootValues>;
+  confirmed: Record<Moment, readonly string[]>;
+  cuts: Trim["cuts"];
+  reading: Partial<Record<Moment, Reading>>;
+  watching: Partial<Record<Moment, WatchingRecord>>;
+  look?: Look;
+  trim?: Trim;
+  shoe?: ShoeRecord;
+  /** The shoe of the last visit before this one at which one was chosen. */
+  lastShoe?: ShoeRecord;
+  photos: readonly Photo[];
+  /** The last visit before this one at which this foot was measured. */
+  last?: FootVisit;
+  /** Readings before this visit that hold a sole survey, oldest first. */
+  surveys: readonly Reading[];
+  /** The look at the visit before. */
+  lastLook?: Look;
+}
+
+export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records: FootRecords): VisitFoot {
+  const here = <T extends { visitId: string; limb: Limb }>(rows: readonly T[]) =>
+    rows.filter((one) => one.visitId === visit.id && one.limb === limb);
+  const byMoment = <T extends { moment: Moment }>(rows: readonly T[]): Partial<Record<Moment, T>> =>
+    Object.fromEntries(rows.map((row) => [row.moment, row]));
+  const reading = byMoment(here(records.readings));
+  const trim = here(records.trims)[0];
+  const look = here(records.looks)[0];
+  const isEarlier = (one: { visitId: string; date: string }) =>
+    one.visitId !== visit.id && one.date <= visit.date;
+  const earlier = records.readings.filter(isEarlier);
+  const last = footHistory(earlier, limb).findLast(({ before: b, after: a }) => measured(b) || measured(a));
+  const shoe = here(records.shoes)[0];
+  const lastShoe = records.shoes
+    .filter((one) => isEarlier(one) && one.limb === limb && one.spec)
+    .sort((a, b) => a.date.localeCompare(b.date))
+    .at(-1);
+  const lastLook = records.looks
+    .filter((one) => isEarlier(one) && one.limb === limb)
+    .sort((a, b) => a.date.localeCompare(b.date))
+    .at(-1);
+  return {
+    limb,
+    values: { before: reading.before?.values ?? {}, after: reading.after?.values ?? {} },
+    confirmed: { before: reading.before?.confirmed ?? [], after: reading.after?.confirmed ?? [] },
+    cuts: trim?.cuts ?? {},
+    reading,
+    watching: byMoment(here(records.watchings)),
+    photos: here(records.photos),
+    surveys: earlier
+      .filter((one) => one.limb === limb && Object.keys(one.sole).length > 0)
+      .sort((a, b) => a.date.localeCompare(b.date) || b.moment.localeCompare(a.moment)),
+    ...(trim && { trim }),
+    ...(shoe && { shoe }),
+    ...(lastShoe && { lastShoe }),
+    ...(look && { look }),
+    ...(last && { last }),
+    ...(lastLook && { lastLook }),
+  };
+}
+
+const measured = (values: FootValues | undefined): boolean =>
+  values !== undefined && Object.keys(values).length > 0;

@@ -1,0 +1,77 @@
+import { describe, expect, test } from "@jest/globals";
+import { visitFoot, type VisitFoot } from "./visitFoot";
+import { LIMBS, type Limb } from "../foot/limb";
+import type { FootValues } from "../foot/measures";
+import type { Horse } from "../record/horse";
+import { nothingRead, readingId, type Reading } from "../foot/records/reading";
+import { DEFAULT_SETTINGS } from "../record/settings";
+import { blankVisit, type Visit } from "../record/visit";
+import { plainWording as wording } from "../trim/trim.fixture";
+import { visitPlan } from "./visitPlan";
+
+const visit: Visit = { id: "v", horseId: "h", date: "2026-11-23", status: "open", ...blankVisit() };
+const horse: Horse = {
+  id: "h",
+  yardId: "y",
+  name: "Hob",
+  kind: "horse",
+  massKg: 500,
+  use: "riding",
+  finish: "fronts",
+  habits: "",
+  notes: "",
+};
+const lane = (change: FootValues = {}): FootValues => ({
+  dorsalAngle: { value: 48, source: "gauge" },
+  pasternAngle: { value: 52, source: "gauge" },
+  toeLength: { value: 95, source: "calliper" },
+  ...change,
+});
+
+function plan(limb: Limb, values: FootValues, more: Partial<Horse> = {}, lens?: "even-halves") {
+  const reading: Reading = {
+    id: readingId("v", limb, "before"),
+    visitId: "v",
+    horseId: "h",
+    limb,
+    moment: "before",
+    date: visit.date,
+    ...nothingRead(),
+    values: values as Reading["values"],
+    walls: { toe: { above: 8, thickness: 12 }, heelMedial: { above: 3 }, heelLateral: { above: 3 } },
+  };
+  const records = { readings: [reading], trims: [], watchings: [], looks: [], photos: [], shoes: [] };
+  const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, records)])) as Record<
+    Limb,
+    VisitFoot
+  >;
+  return visitPlan(
+    { visit, horse: { ...horse, ...more }, feet, limb },
+    DEFAULT_SETTINGS,
+    wording,
+    lens ? { frontBack: lens } : {},
+  );
+}
+
+describe("visitPlan", () => {
+  test("a shod fore is planned to the live sole by the straight axis, a bare hind 2 mm short of it by the live sole", () => {
+    const fore = plan("LF", lane());
+    expect(fore.lenses.frontBack).toBe("straight-axis");
+    expect(fore.asked.question.finish).toBe("shod");
+    const hind = plan("LH", lane());
+    expect(hind.lenses.frontBack).toBe("live-sole");
+    expect(hind.plan).toMatchObject({ ok: true, value: { cuts: { toe: 6, heelMedial: 1, heelLateral: 1 } } });
+  });
+
+  test("another front-to-back lens is planned with the same side lens", () => {
+    const other = plan("LF", lane(), { lenses: { side: "level-hairline" } }, "even-halves");
+    expect(other.lenses).toEqual({ frontBack: "even-halves", side: "level-hairline" });
+  });
+
+  test("without angles or toe length there is nothing to plan from; the live sole needs no pastern", () => {
+    expect(plan("LF", {}).missing).toEqual(["dorsalAngle", "pasternAngle", "toeLength"]);
+    expect(plan("LF", lane({ pasternAngle: undefined })).missing).toEqual(["pasternAngle"]);
+    expect(plan("LH", lane({ pasternAngle: undefined })).missing).toEqual([]);
+    expect(plan("LF", lane()).missing).toEqual([]);
+  });
+});
