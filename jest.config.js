@@ -1,6 +1,8 @@
 /** Unit tests: the core, the calculators, the charts' models and the records. */
 export default {
   testEnvironment: "node",
+  // Both cores: the default leaves one idle.
+  maxWorkers: "100%",
   roots: ["<rootDir>/core", "<rootDir>/calc", "<rootDir>/app", "<rootDir>/demo"],
   testMatch: ["**/*.test.ts"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],

@@ -20,8 +20,15 @@ export const CHROMIUM = {
 
 export default defineConfig({
   testDir: "tests",
-  testMatch: PICTURES ? "pictures.spec.ts" : "*.spec.ts",
-  testIgnore: PICTURES ? [] : ["pictures.spec.ts"],
+  projects: [
+    { name: "stores", testMatch: "stores.setup.ts" },
+    {
+      name: "screens",
+      dependencies: ["stores"],
+      testMatch: PICTURES ? "pictures.spec.ts" : "*.spec.ts",
+      testIgnore: PICTURES ? [] : ["pictures.spec.ts"],
+    },
+  ],
   workers: 2,
   fullyParallel: true,
   timeout: PICTURES ? 240_000 : 180_000,
@@ -34,6 +41,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: "Europe/London",
     locale: "en-GB",
+    // The offline copy is laid in by the tests that are about it; in all others it would only cost time.
+    serviceWorkers: "block",
   },
   webServer: {
     command: "node scripts/serve.mjs",

@@ -3,6 +3,8 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
 import { expect, openDemo, test, TODAY } from "./round";
 
+test.use({ serviceWorkers: "allow" });
+
 /** A server of its own, so that it can be taken away. */
 async function start(directory: string, port = 0): Promise<{ server: ChildProcess; address: string }> {
   const script = `import { serve } from "./scripts/serve.mjs"; console.log((await serve(Number(process.argv[1]), process.argv[2])).address);`;

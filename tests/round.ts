@@ -1,4 +1,5 @@
 import { expect, test as base, type Page } from "@playwright/test";
+import { putBack } from "./stores";
 
 /** The day on which every test stands. */
 export const TODAY = "2026-11-23";
@@ -52,19 +53,18 @@ async function atRest(page: Page): Promise<void> {
 
 export { expect };
 
-/** Opens the demo round as the printed address does. */
+/** Opens the demo round. */
 export async function openDemo(page: Page): Promise<void> {
-  await page.goto("/?round=demo");
-  await expect(page.getByRole("heading", { name: "Scarrowmoor Trekking" })).toBeVisible({ timeout: 30_000 });
+  await putBack(page, "demo");
+  await page.goto("/");
+  await expect(page.getByRole("heading", { name: "Scarrowmoor Trekking" })).toBeVisible();
 }
 
 /** Bramble's visit of today, started, on a stage. */
 export async function openVisit(page: Page, stage: string, foot = "LF"): Promise<void> {
-  await openDemo(page);
-  await page.getByRole("link", { name: "Start with Bramble" }).click();
-  await page.getByRole("button", { name: "Start the visit to Bramble" }).click();
-  await expect(page.getByRole("button", { name: "On to Survey" })).toBeVisible();
+  await putBack(page, "visit");
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/${stage}?foot=${foot}`);
+  await expect(page.getByRole("navigation", { name: "Stages of the visit" })).toBeVisible();
 }
 
 /** The field of a measure, by its label. */

@@ -1,6 +1,8 @@
 import { readFile, writeFile } from "node:fs/promises";
 import { expect, openDemo, test } from "./round";
 
+test.use({ serviceWorkers: "allow" });
+
 test("the server compresses, keeps hashed files for ever and asks for the rest anew", async ({ request }) => {
   const page = await request.get("/", { headers: { "accept-encoding": "br" } });
   expect(page.headers()).toMatchObject({
