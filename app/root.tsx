@@ -11,7 +11,12 @@ import {
   useRevalidator,
 } from "react-router";
 import { unitToggle } from "~core/record/unitToggle";
-import { horseNames, readSettings } from "./data/queries";
+import { knowStore } from "./data/edits";
+import { readSettings } from "./data/queries";
+import { readsOnly } from "./ui/readsOnly";
+import { ReplacedDialog } from "./ui/ReplacedDialog";
+import { OverlayProvider } from "./ui/useRecords";
+import { useSettings } from "./ui/useWording";
 import { session } from "./data/session";
 import { storageTrouble } from "./data/trouble";
 import { ConflictDialog } from "./ui/ConflictDialog";
@@ -34,13 +39,12 @@ const POLICY =
   "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; worker-src 'self' blob:; object-src 'none'; base-uri 'self'; form-action 'self'";
 
 export async function clientLoader() {
-  const [settings, horses] = await Promise.all([readSettings(), horseNames()]);
-  return {
-    settings,
-    round: session.round,
-    horses: horses.map(({ id, name, yardId }) => ({ id, name, yardId })),
-  };
+  const [settings] = await Promise.all([readSettings(), knowStore()]);
+  return { settings, round: session.round };
 }
+
+/** The root carries the settings and nothing else: an edit of anything else does not read them again. */
+export const shouldRevalidate = readsOnly("settings");
 
 export function Layout({ children }: { children: React.ReactNode }) {
   return (
@@ -74,13 +78,29 @@ export function HydrateFallback() {
   );
 }
 
-export default function Root({ loaderData }: Route.ComponentProps) {
-  const { settings, horses } = loaderData;
+export default function Root() {
+  return (
+    <OverlayProvider>
+      <Application />
+    </OverlayProvider>
+  );
+}
+
+function Application() {
+  const settings = useSettings();
   const [open, setOpen] = useState<"find" | "help" | undefined>();
   const { revalidate } = useRevalidator();
   const navigate = useNavigate();
   const { save, undo } = useEdits();
-  useEffect(() => session.onOthersChange(() => void revalidate()), [revalidate]);
+  useEffect(() => session.onOthers("changed", () => void revalidate()), [revalidate]);
+  useEffect(() => session.onOthers("restored", () => session.setReplaced()), []);
+  useEffect(() => {
+    const ask = (event: BeforeUnloadEvent) => {
+      if (session.busy) event.preventDefault();
+    };
+    addEventListener("beforeunload", ask);
+    return () => removeEventListener("beforeunload", ask);
+  }, []);
   useEffect(() => {
     document.documentElement.dataset["theme"] = settings.theme;
   }, [settings.theme]);
@@ -106,10 +126,9 @@ export default function Root({ loaderData }: Route.ComponentProps) {
         <UpdateBar />
         <Outlet context={{ find: () => setOpen("find") }} />
         <ConflictDialog />
+        <ReplacedDialog />
         <Suspense>
-          {open === "find" && (
-            <CommandFinder horses={horses} onClose={close} onHelp={() => setOpen("help")} />
-          )}
+          {open === "find" && <CommandFinder onClose={close} onHelp={() => setOpen("help")} />}
           {open === "help" && <ShortcutHelp onClose={close} />}
         </Suspense>
       </AntApp>

@@ -64,7 +64,7 @@ export async function openDemo(page: Page): Promise<void> {
 export async function openVisit(page: Page, stage: string, foot = "LF"): Promise<void> {
   await putBack(page, "visit");
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/${stage}?foot=${foot}`);
-  await expect(page.getByRole("navigation", { name: "Stages of the visit" })).toBeVisible();
+  await expect(page.getByRole("heading", { level: 1, name: /^Bramble/ })).toBeVisible();
 }
 
 /** The field of a measure, by its label. */

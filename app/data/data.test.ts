@@ -9,7 +9,14 @@ import { draftAt, draftsUnder, dropDraft, keepDraft, loadDrafts } from "./drafts
 import { saveEdits, undoLast } from "./edits";
 import { readAllRecords, restoreBackup } from "./files";
 import { plannedFeet } from "./ownHand";
-import { feetByHorse, readHorseFile, readRoster, readSettings } from "./queries";
+import {
+  feetByHorse,
+  readHorseFile,
+  readLastReadings,
+  readRosterRecords,
+  readSettings,
+  rosterOf,
+} from "./queries";
 import { putRecords } from "./rounds";
 import { databaseOf, session } from "./session";
 import { storageTrouble } from "./trouble";
@@ -43,7 +50,7 @@ beforeEach(async () => {
     for (const table of db.tables) await table.clear();
   });
   await putRecords(db, round);
-  session.unsaved.length = 0;
+  session.setRefused([]);
   session.typed.clear();
 });
 
@@ -51,7 +58,11 @@ afterAll(() => session.close());
 
 describe("saveEdits", () => {
   test("keeps the change and says so", async () => {
-    expect(await saveEdits([rename("Bramble", "Briar")])).toEqual({ kind: "saved", label: "name" });
+    expect(await saveEdits([rename("Bramble", "Briar")])).toEqual({
+      kind: "saved",
+      label: "name",
+      tables: ["horses"],
+    });
     expect((await session.db.horses.get(horse.id))?.name).toBe("Briar");
     expect(session.saveState().kind).toBe("kept");
   });
@@ -87,7 +98,7 @@ describe("saveEdits", () => {
     const saved = await saveEdits([{ ...rename("", ""), path: ["massKg"], was: 520, now: 9 }]);
     expect(saved.kind).toBe("failed");
     expect((await session.db.horses.get(horse.id))?.massKg).toBe(520);
-    expect(session.unsaved).toHaveLength(1);
+    expect(session.refused()).toHaveLength(1);
     expect((await readAllRecords()).horses.find(({ id }) => id === horse.id)?.massKg).toBe(9);
   });
 });
@@ -116,11 +127,16 @@ describe("drafts", () => {
 
 describe("queries", () => {
   test("the roster has every horse with its last signed visit and its planned one", async () => {
-    const { rows } = await readRoster();
+    const rows = rosterOf(await readRosterRecords("2026-11-23"));
     expect(rows).toHaveLength(9);
     const bramble = rows.find((row) => row.horse.name === "Bramble");
     expect([bramble?.last?.status, bramble?.coming?.date]).toEqual(["signed", "2026-11-23"]);
-    expect(Object.keys((await feetByHorse(rows))[horse.id] ?? {})).toEqual(["LF", "RF", "LH", "RH"]);
+    expect(Object.keys(feetByHorse(rows, await readLastReadings(rows))[horse.id] ?? {})).toEqual([
+      "LF",
+      "RF",
+      "LH",
+      "RH",
+    ]);
   });
 
   test("a horse's file holds its own rows only, visits oldest first; an unknown id gives none", async () => {

@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from "dexie";
+import Dexie, { type EntityTable, type Transaction } from "dexie";
 import type { Edit } from "~core/record/edit";
 import { MIGRATIONS, migrateRow } from "~core/record/migrations";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
@@ -7,8 +7,15 @@ import type { RecordOf, TableName } from "~core/record/tables";
 /** Text that is typed but not yet a value of a record: kept at every keystroke, gone once it is one. */
 interface Draft {
   key: string;
+  /** What is typed there: the key without the tab. */
+  place: string;
+  /** The tab that types it. */
+  sitting: string;
   text: string;
 }
+
+/** The fact that tells one filling of a store from the next: a restore writes a new one. */
+export const EPOCH = "epoch";
 
 /** Edits that were made together, in the order of doing; `sitting` is the tab that made them. */
 interface JournalEntry {
@@ -47,6 +54,32 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
   6: { appointments: "id, date", calls: "id, horseId" },
 };
 
+/** What only the store knows of: how drafts lie, what is found by index. Between two versions of the records. */
+const STORE_STEPS: {
+  version: number;
+  stores: Record<string, string>;
+  upgrade: (transaction: Transaction) => Promise<unknown>;
+}[] = [
+  {
+    version: 6.1,
+    stores: {
+      drafts: "key, place",
+      visits: "id, horseId, date, status, [horseId+date]",
+      readings: "id, visitId, horseId, [horseId+date]",
+      shoes: "id, visitId, horseId, date",
+      trims: "id, visitId, horseId, [plan.by+date]",
+    },
+    upgrade: (transaction) =>
+      transaction
+        .table<Draft>("drafts")
+        .toCollection()
+        .modify((draft) => {
+          draft.place = draft.key;
+          draft.sitting = "";
+        }),
+  },
+];
+
 /**
  * The database of one round. Writes are flushed to the disk before they count as done (strict durability), so that a
  * power cut loses nothing that was said to be kept. Each step of the records' migrations is a Dexie version.
@@ -69,5 +102,6 @@ export function openDatabase(name: string): Database {
               place.value = migrateRow(table, row, step.to - 1, [step]);
             });
       });
+  for (const { version, stores, upgrade } of STORE_STEPS) db.version(version).stores(stores).upgrade(upgrade);
   return db;
 }

@@ -1,29 +1,68 @@
-import { session } from "./session";
+import { session, sittingLock, type Typed } from "./session";
 import { storageTrouble } from "./trouble";
 
-/** Keeps text that is being typed, in the store and for this tab at once. */
-export async function keepDraft(key: string, text: string): Promise<void> {
-  session.typed.set(key, text);
-  await attempt(() => session.db.drafts.put({ key, text }));
+/** A draft's row: each tab has its own, so that two tabs typing at one place do not meet before one of them is done. */
+const rowKey = (key: string): string => `${key} @${session.sitting}`;
+
+/** Keeps text that is being typed, in the store and for this tab at once; `was` is what stood there when it began. */
+export async function keepDraft(key: string, text: string, was?: Typed["was"]): Promise<void> {
+  session.setTyped(key, { text, ...(was && { was }) });
+  if (session.replaced()) return;
+  await attempt(() =>
+    session.db.drafts.put({ key: rowKey(key), place: key, sitting: session.sitting, text }),
+  );
 }
 
 export async function dropDraft(key: string): Promise<void> {
-  session.typed.delete(key);
-  await attempt(() => session.db.drafts.delete(key));
+  session.setTyped(key, undefined);
+  await attempt(() => session.db.drafts.delete(rowKey(key)));
 }
 
-/** Brings in the drafts whose keys start so, left by a sitting that broke off; what this tab has typed stays. */
+/** Takes drafts out of the store, inside the transaction that makes them values. */
+export const deleteDrafts = (keys: readonly string[]): Promise<void> =>
+  session.db.drafts.bulkDelete(keys.map(rowKey));
+
+/**
+ * Brings in the drafts at places that start so, left by a sitting that broke off; what this tab has typed stays, and
+ * what another tab is typing at this moment is that tab's.
+ */
 export async function loadDrafts(prefix: string): Promise<void> {
-  const rows = await session.db.drafts.where("key").startsWith(prefix).toArray();
-  for (const { key, text } of rows) if (!session.typed.has(key)) session.typed.set(key, text);
+  const { db, sitting } = session;
+  const rows = await db.drafts.where("place").startsWith(prefix).toArray();
+  const alive = await sittingsAlive();
+  for (const { place, text, sitting: by } of rows)
+    if (by === sitting && !session.typed.has(place)) session.setTyped(place, { text });
+  const left = rows.filter((row) => row.sitting !== sitting && !alive.has(row.sitting));
+  if (left.length === 0) return;
+  const taken = await db
+    .transaction("rw", db.drafts, async () => {
+      // Another tab may have taken them in between.
+      const still = await db.drafts.bulkGet(left.map(({ key }) => key));
+      const ours = left.filter((_, index) => still[index] !== undefined);
+      await db.drafts.bulkDelete(ours.map(({ key }) => key));
+      await db.drafts.bulkPut(ours.map((row) => ({ ...row, key: rowKey(row.place), sitting })));
+      return ours;
+    })
+    .catch(() => left);
+  for (const { place, text } of taken) if (!session.typed.has(place)) session.setTyped(place, { text });
 }
 
-/** The text that was typed at this place and is not a value yet. */
-export const draftAt = (key: string): string | undefined => session.typed.get(key);
+/** Sittings whose tab is open. Where the browser cannot tell, every other tab counts as gone. */
+async function sittingsAlive(): Promise<Set<string>> {
+  if (!globalThis.navigator?.locks) return new Set();
+  const { held = [] } = await navigator.locks.query();
+  const prefix = sittingLock("");
+  return new Set(
+    held.flatMap(({ name = "" }) => (name.startsWith(prefix) ? [name.slice(prefix.length)] : [])),
+  );
+}
+
+/** What is typed at this place and is not a value yet. */
+export const draftAt = (key: string): Typed | undefined => session.typed.get(key);
 
 /** Every draft whose key starts so. */
 export const draftsUnder = (prefix: string): [key: string, text: string][] =>
-  [...session.typed].filter(([key]) => key.startsWith(prefix));
+  [...session.typed].flatMap(([key, { text }]) => (key.startsWith(prefix) ? [[key, text]] : []));
 
 async function attempt(work: () => Promise<unknown>): Promise<void> {
   try {

@@ -3,7 +3,8 @@ import { LIMBS, type Limb } from "~core/foot/limb";
 import { forgingId, ON_THE_ANVIL, type Forged, type Forging, type Steel } from "~core/forge/forgeRecord";
 import type { Visit } from "~core/record/visit";
 import { comingHorses, type PlannedHorse } from "~core/visit/comingShoes";
-import { readHorseFile, readRoster, visitById, type HorseFile } from "./queries";
+import { addDays } from "~core/calendar/date";
+import { readHorseFile, rosterOf, visitById, type HorseFile, type RosterRecords } from "./queries";
 import { session } from "./session";
 
 /** A foot whose shoe is to be forged, with all that its fit is worked out from. */
@@ -18,7 +19,7 @@ export interface ForgeFoot {
 export interface ForgeRecords {
   foot?: ForgeFoot;
   forging?: Forging;
-  log: Forged[];
+  forged: Forged[];
   steel: Steel[];
 }
 
@@ -29,12 +30,12 @@ export async function readForge(
   const { db } = session;
   const foot = of && (await readFoot(of));
   if (of && !foot) return undefined;
-  const [forging, log, steel] = await Promise.all([
+  const [forging, forged, steel] = await Promise.all([
     db.forgings.get(of ? forgingId(of.visitId, of.limb) : ON_THE_ANVIL),
     db.forged.toArray(),
     db.steel.toArray(),
   ]);
-  return { ...(foot && { foot }), ...(forging && { forging }), log, steel };
+  return { ...(foot && { foot }), ...(forging && { forging }), forged, steel };
 }
 
 async function readFoot({ visitId, limb }: { visitId: string; limb: Limb }): Promise<ForgeFoot | undefined> {
@@ -48,32 +49,24 @@ async function readFoot({ visitId, limb }: { visitId: string; limb: Limb }): Pro
   return { visit, file, limb, feet };
 }
 
+/** A foot as it was left is told by so many days of records. */
+const TOLD_DAYS = 400;
+
 /** Horses that are planned or due up to that day, with the records that their shoes are worked out from. */
-export async function readPlannedHorses(until: string): Promise<PlannedHorse[]> {
+export async function readPlannedHorses(records: RosterRecords, until: string): Promise<PlannedHorse[]> {
   const { db } = session;
-  const { rows } = await readRoster();
-  const coming = comingHorses(rows, until);
-  const ids = coming.map(({ horse }) => horse.id);
-  const of = <T extends { horseId: string }>(rowsOf: readonly T[], id: string) =>
-    rowsOf.filter(({ horseId }) => horseId === id);
-  const [readings, trims, watchings, looks, shoes] = await Promise.all([
-    db.readings.where("horseId").anyOf(ids).toArray(),
-    db.trims.where("horseId").anyOf(ids).toArray(),
-    db.watchings.where("horseId").anyOf(ids).toArray(),
-    db.looks.where("horseId").anyOf(ids).toArray(),
-    db.shoes.where("horseId").anyOf(ids).toArray(),
-  ]);
-  return coming.map(({ horse, last, date }) => ({
-    horse,
-    last,
-    date,
-    records: {
-      readings: of(readings, horse.id),
-      trims: of(trims, horse.id),
-      watchings: of(watchings, horse.id),
-      looks: of(looks, horse.id),
-      photos: [],
-      shoes: of(shoes, horse.id),
-    },
-  }));
+  return Promise.all(
+    comingHorses(rosterOf(records), until).map(async ({ horse, last, date }) => {
+      const of = horse.id;
+      const since = addDays(last.date, -TOLD_DAYS);
+      const [readings, trims, watchings, looks, shoes] = await Promise.all([
+        db.readings.where("[horseId+date]").between([of, since], [of, "9999"]).toArray(),
+        db.trims.where("visitId").equals(last.id).toArray(),
+        db.watchings.where("visitId").equals(last.id).toArray(),
+        db.looks.where("horseId").equals(of).toArray(),
+        db.shoes.where("horseId").equals(of).toArray(),
+      ]);
+      return { horse, last, date, records: { readings, trims, watchings, looks, photos: [], shoes } };
+    }),
+  );
 }

@@ -1,48 +1,89 @@
+import { addDays } from "~core/calendar/date";
 import type { RosterRow } from "~core/cycle/dayPlan";
+import type { Forged } from "~core/forge/forgeRecord";
+import type { Reading } from "~core/foot/records/reading";
 import type { Appointment } from "~core/record/appointment";
 import type { Call } from "~core/record/call";
-import type { Reading } from "~core/foot/records/reading";
-import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import type { RoundsSettings } from "~core/record/settings";
-import { planOfDay } from "~core/rounds/daySheet";
+import type { NailRow, ShoeRecord } from "~core/shoe/shoeRecord";
+import type { PlannedHorse } from "~core/visit/comingShoes";
 import { readPlannedHorses } from "./forge";
-import { readRoster, readSettings } from "./queries";
+import { readRosterRecords, type RosterRecords } from "./queries";
 import { session } from "./session";
 
-/** Everything that rounds are planned from. */
+/** Everything that rounds are planned from, as the screen has it. */
 export interface PlanningRecords {
   rows: RosterRow[];
   settings: RoundsSettings;
   appointments: Appointment[];
 }
 
-export async function readPlanning(): Promise<PlanningRecords> {
-  const [{ rows }, settings, appointments] = await Promise.all([
-    readRoster(),
-    readSettings(),
+/** What it is worked out from. */
+export async function readPlanning(today: string): Promise<RosterRecords & { appointments: Appointment[] }> {
+  const [records, appointments] = await Promise.all([
+    readRosterRecords(today),
     session.db.appointments.orderBy("date").toArray(),
   ]);
-  return { rows, settings: settings.rounds, appointments };
+  return { ...records, appointments };
 }
 
-/** One day's plan, and the horses on it with what their shoes are worked out from. */
-export async function readDay(date: string) {
-  const [{ rows }, horses, log, nails] = await Promise.all([
-    readRoster(),
-    readPlannedHorses(date),
+/** One day's horses with what their shoes are worked out from, and the tables that the load list asks. */
+export interface DayRecords extends RosterRecords {
+  planned: PlannedHorse[];
+  forged: Forged[];
+  nailSizes: NailRow[];
+}
+
+export async function readDay(date: string, today: string): Promise<DayRecords> {
+  const records = await readRosterRecords(today);
+  const [planned, forged, nailSizes] = await Promise.all([
+    readPlannedHorses(records, date),
     session.db.forged.toArray(),
     session.db.nailSizes.toArray(),
   ]);
-  const plan = planOfDay(rows, date);
-  const names = new Set(plan.stops.flatMap(({ jobs }) => jobs.map(({ horse }) => horse.id)));
-  return { plan, log, nails, load: horses.filter(({ horse }) => names.has(horse.id)) };
+  return { ...records, planned, forged, nailSizes };
 }
 
-/** Every reading there is: what forecasts of the whole round learn from. */
-export const readAllReadings = (): Promise<Reading[]> => session.db.readings.toArray();
+/** Growth is learned from so many days back: what a foot did longer ago says little of its next months. */
+const LEARNED_DAYS = 730;
+/** Horses read at once, between which the page draws. */
+const AT_ONCE = 10;
 
-/** What happened between visits, and every shoe that was set. */
-export async function readCalls(): Promise<{ calls: Call[]; shoes: ShoeRecord[] }> {
-  const [calls, shoes] = await Promise.all([session.db.calls.toArray(), session.db.shoes.toArray()]);
-  return { calls, shoes };
+/**
+ * The readings that the forecast of each horse learns from, horse by horse, so that the page stays alive. Stops early,
+ * with undefined, when it is called off.
+ */
+export async function readForForecasts(
+  horseIds: readonly string[],
+  today: string,
+  report: (part: number) => void,
+  off: () => boolean,
+): Promise<Reading[] | undefined> {
+  const found: Reading[] = [];
+  for (let at = 0; at < horseIds.length; at += AT_ONCE) {
+    const rows = await Promise.all(
+      horseIds.slice(at, at + AT_ONCE).map((id) =>
+        session.db.readings
+          .where("[horseId+date]")
+          .between([id, addDays(today, -LEARNED_DAYS)], [id, "9999"])
+          .toArray(),
+      ),
+    );
+    if (off()) return undefined;
+    for (const own of rows) found.push(...own);
+    report(Math.min(1, (at + AT_ONCE) / horseIds.length));
+  }
+  return found;
+}
+
+/** How far back it is counted what stays on, days. */
+const STAYING_DAYS = 365;
+
+/** What happened between visits, and every shoe that was set within a year. */
+export async function readCalls(today: string): Promise<{ calls: Call[]; shoesSet: ShoeRecord[] }> {
+  const [calls, shoesSet] = await Promise.all([
+    session.db.calls.toArray(),
+    session.db.shoes.where("date").aboveOrEqual(addDays(today, -STAYING_DAYS)).toArray(),
+  ]);
+  return { calls, shoesSet };
 }

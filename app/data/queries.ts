@@ -1,3 +1,4 @@
+import Dexie from "dexie";
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
 import type { Horse } from "~core/record/horse";
 import type { Forged } from "~core/forge/forgeRecord";
@@ -5,6 +6,7 @@ import type { Look } from "~core/foot/records/look";
 import type { Photo } from "~core/photo/photoRecord";
 import type { Reading } from "~core/foot/records/reading";
 import type { NailRow, ShoeRecord, SizeRow } from "~core/shoe/shoeRecord";
+import type { TableName } from "~core/record/tables";
 import type { Trim } from "~core/trim/trimRecord";
 import type { Visit } from "~core/record/visit";
 import type { WatchingRecord } from "~core/gait/watchingRecord";
@@ -13,6 +15,7 @@ import { roster } from "~core/cycle/roster";
 import type { RosterRow } from "~core/cycle/dayPlan";
 import { companions } from "~core/rounds/planning";
 import { feetOfHorse, type FeetOfHorse } from "~core/visit/feetOfHorse";
+import { addDays } from "~core/calendar/date";
 import { session } from "./session";
 
 /** Everything about one horse, readings and trims of all its visits included; visits oldest first. */
@@ -33,6 +36,23 @@ export interface HorseFile {
   forged: Forged[];
   settings: Settings;
 }
+
+/** The tables that a horse's file is read from. */
+export const HORSE_TABLES = [
+  "horses",
+  "yards",
+  "visits",
+  "readings",
+  "trims",
+  "watchings",
+  "looks",
+  "photos",
+  "shoes",
+  "sizes",
+  "nailSizes",
+  "forged",
+  "settings",
+] as const satisfies readonly TableName[];
 
 export const readSettings = async (): Promise<Settings> =>
   (await session.db.settings.get("settings")) ?? DEFAULT_SETTINGS;
@@ -89,23 +109,64 @@ export async function readHorseFile(horseId: string): Promise<HorseFile | undefi
   };
 }
 
-/** Every horse of the round, by yard and name. */
-export async function readRoster(): Promise<{ rows: RosterRow[]; yards: Yard[] }> {
-  const { db } = session;
-  const [horses, yards, visits, shoes] = await Promise.all([
-    db.horses.toArray(),
-    db.yards.toArray(),
-    db.visits.toArray(),
-    db.shoes.toArray(),
-  ]);
-  const rows = roster(horses, yards, visits, shoes);
-  return { rows, yards };
+/** What the roster is worked out from. */
+export interface RosterRecords {
+  horses: Horse[];
+  yards: Yard[];
+  /** Those to come, and of those that were signed as many as tell each horse's last one. */
+  visits: Visit[];
+  /** The shoes of each horse's last visit. */
+  shoes: ShoeRecord[];
 }
 
+/** Nearly every horse was done in so many days; the others are looked for one by one. */
+const RECENT_DAYS = 183;
+
+/** Every horse of the round with its last visit and the one to come: by index, whatever lies in the years before. */
+export async function readRosterRecords(today: string): Promise<RosterRecords> {
+  const { db } = session;
+  const [horses, yards, pending, recent] = await Promise.all([
+    db.horses.toArray(),
+    db.yards.toArray(),
+    db.visits.where("status").anyOf("planned", "open").toArray(),
+    db.visits.where("date").aboveOrEqual(addDays(today, -RECENT_DAYS)).toArray(),
+  ]);
+  const done = new Set(recent.flatMap(({ status, horseId }) => (status === "signed" ? [horseId] : [])));
+  const longAgo = await Promise.all(
+    horses.filter(({ id, left }) => !done.has(id) && left === undefined).map(({ id }) => lastSigned(id)),
+  );
+  const visits = new Map([...recent, ...pending, ...longAgo.flat()].map((visit) => [visit.id, visit]));
+  const last = roster(horses, yards, [...visits.values()]).flatMap((row) => (row.last ? [row.last.id] : []));
+  const shoes = await db.shoes.where("visitId").anyOf(last).toArray();
+  return { horses, yards, visits: [...visits.values()], shoes };
+}
+
+/** A horse's last signed visit, looked for from the newest back. */
+const lastSigned = (horseId: string): Promise<Visit[]> =>
+  session.db.visits
+    .where("[horseId+date]")
+    .between([horseId, Dexie.minKey], [horseId, Dexie.maxKey])
+    .reverse()
+    .filter(({ status }) => status === "signed")
+    .limit(1)
+    .toArray();
+
+/** The rows of the roster, as the store has them. */
+export const rosterOf = ({ horses, yards, visits, shoes }: RosterRecords): RosterRow[] =>
+  roster(horses, yards, visits, shoes);
+
+/** The readings of these horses' last signed visits: what their small outlines are drawn from. */
+export const readLastReadings = (rows: readonly RosterRow[]): Promise<Reading[]> =>
+  session.db.readings
+    .where("visitId")
+    .anyOf(rows.flatMap(({ last }) => (last ? [last.id] : [])))
+    .toArray();
+
 /** The feet of each horse as its last signed visit left them, for the small outlines. */
-export async function feetByHorse(rows: readonly RosterRow[]): Promise<Record<string, FeetOfHorse>> {
-  const lastVisits = rows.flatMap(({ last }) => (last ? [last.id] : []));
-  const readings = await session.db.readings.where("visitId").anyOf(lastVisits).toArray();
+export function feetByHorse(
+  rows: readonly RosterRow[],
+  readings: readonly Reading[],
+): Record<string, FeetOfHorse> {
   const byHorse = new Map<string, Reading[]>();
   for (const reading of readings)
     byHorse.set(reading.horseId, [...(byHorse.get(reading.horseId) ?? []), reading]);
@@ -115,10 +176,10 @@ export async function feetByHorse(rows: readonly RosterRow[]): Promise<Record<st
 }
 
 /** Horses that are no longer on the round, those that left last first. */
-export async function readGone(): Promise<Horse[]> {
-  const gone = await session.db.horses.filter(({ left }) => left !== undefined).toArray();
-  return gone.sort((a, b) => (b.left?.on ?? "").localeCompare(a.left?.on ?? ""));
-}
+export const goneOf = (horses: readonly Horse[]): Horse[] =>
+  horses
+    .filter(({ left }) => left !== undefined)
+    .sort((a, b) => (b.left?.on ?? "").localeCompare(a.left?.on ?? ""));
 
 /** The names of those that a horse goes together with. */
 export async function companionsOf(horse: Horse): Promise<string[]> {
@@ -131,6 +192,12 @@ export async function companionsOf(horse: Horse): Promise<string[]> {
 }
 
 export const visitById = (id: string): Promise<Visit | undefined> => session.db.visits.get(id);
+
+/** Who is on the round, and where. */
+export async function readHorsesAndYards(): Promise<{ horses: Horse[]; yards: Yard[] }> {
+  const [horses, yards] = await Promise.all([session.db.horses.toArray(), session.db.yards.toArray()]);
+  return { horses: horses.filter(({ left }) => left === undefined), yards };
+}
 
 /** Names and addresses for the finder. */
 export const horseNames = (): Promise<Horse[]> => session.db.horses.orderBy("id").toArray();

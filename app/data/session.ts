@@ -11,12 +11,19 @@ const DATABASE_NAMES: Record<Round, string> = {
 };
 const ROUND_KEY = "plumbline.round";
 
+/** Edits that belong together, and the drafts that became them. */
+export interface Change {
+  edits: readonly Edit[];
+  drafts: readonly string[];
+}
+
 /** Two tabs changed one place: what stands there now, and what this tab wanted. Nobody is overwritten. */
 export interface Conflict {
+  /** The edit that found another value than the one it starts from. */
   edit: Edit;
   stored: unknown;
-  /** Drafts of this edit: they stay until the user has said which value counts. */
-  drafts: readonly string[];
+  /** All that was to be kept with it; its drafts stay until the user has said which value counts. */
+  change: Change;
 }
 
 /** What the quiet line in the corner says about saving, and what waits for an answer. */
@@ -26,6 +33,16 @@ export interface SaveState {
   message?: string;
 }
 
+/** Text that is typed and not a value yet. */
+export interface Typed {
+  text: string;
+  /** What stood in the record when the typing began; missing for what an earlier sitting left. */
+  was?: { value: unknown };
+}
+
+/** What one tab tells the others of its round. */
+type Told = "changed" | "restored";
+
 /**
  * What belongs to this tab: which round is open, its database, who this sitting is, and what could not be saved.
  * The one place of the application that holds state outside React.
@@ -34,15 +51,25 @@ class Session {
   readonly round: Round = readRound();
   readonly sitting: string = crypto.randomUUID();
   readonly db: Database = openDatabase(DATABASE_NAMES[this.round]);
-  /** Edits that the store refused; the export carries them. */
-  readonly unsaved: Edit[] = [];
   /** Drafts by key: what is typed and not yet a value. */
-  readonly typed = new Map<string, string>();
+  readonly typed = new Map<string, Typed>();
+  /** Which filling of the store this tab shows, once it is known; a restore begins a new one. */
+  epoch: { value: string | undefined } | undefined;
   readonly #channel =
     "BroadcastChannel" in globalThis ? new BroadcastChannel(DATABASE_NAMES[this.round]) : undefined;
   readonly #listeners = new Set<() => void>();
+  readonly #typedListeners = new Set<() => void>();
   #save: SaveState = { kind: "quiet" };
   #conflict: Conflict | undefined;
+  #refused: readonly Change[] = [];
+  #replaced = false;
+  #busy = 0;
+
+  constructor() {
+    // Held as long as this tab lives: the others see by it whose drafts are still being typed.
+    if (globalThis.navigator?.locks)
+      void navigator.locks.request(sittingLock(this.sitting), () => new Promise(() => undefined));
+  }
 
   readonly saveState = (): SaveState => this.#save;
   readonly onSave = (listener: () => void): (() => void) => {
@@ -55,22 +82,60 @@ class Session {
     for (const listener of this.#listeners) listener();
   }
 
+  readonly onTyped = (listener: () => void): (() => void) => {
+    this.#typedListeners.add(listener);
+    return () => this.#typedListeners.delete(listener);
+  };
+
+  /** Puts, or with undefined takes away, what is typed at a place; everything that shows it follows at once. */
+  setTyped(key: string, typed: Typed | undefined): void {
+    if (typed) this.typed.set(key, typed);
+    else this.typed.delete(key);
+    for (const listener of this.#typedListeners) listener();
+  }
+
+  /** Changes that the store refused, oldest first: shown as the user made them, exported, sent again. */
+  readonly refused = (): readonly Change[] => this.#refused;
+
+  setRefused(refused: readonly Change[]): void {
+    this.#refused = refused;
+    for (const listener of this.#listeners) listener();
+  }
+
   readonly conflict = (): Conflict | undefined => this.#conflict;
 
   /** Two tabs changed one place: the user has to say which. */
-  askConflict(conflict: Conflict): void {
+  askConflict(conflict: Conflict | undefined): void {
     this.#conflict = conflict;
     this.say(this.#save);
   }
 
-  answerConflict(): void {
-    this.#conflict = undefined;
+  /** True once another tab has put a backup in the place of what this tab shows. */
+  readonly replaced = (): boolean => this.#replaced;
+
+  setReplaced(): void {
+    this.#replaced = true;
     this.say(this.#save);
   }
 
-  /** Tells the other tabs of this round that a record changed. */
-  tellOthers(): void {
-    this.#channel?.postMessage("changed");
+  /** Counts what must not be cut off: something held on a drawing, or on its way to the store. Call the answer when it is done. */
+  hold(): () => void {
+    this.#busy += 1;
+    let held = true;
+    return () => {
+      if (held) this.#busy -= 1;
+      held = false;
+    };
+  }
+
+  /** True while leaving the page would lose something. */
+  get busy(): boolean {
+    return this.#busy > 0 || this.#refused.length > 0;
+  }
+
+  /** Tells the other tabs of this round what happened. */
+  tellOthers(told: Told = "changed"): void {
+    this.#channel?.postMessage(told);
   }
 
   /** Lets go of the store and the other tabs; the session is over. */
@@ -79,11 +144,16 @@ class Session {
     this.db.close();
   }
 
-  onOthersChange(listener: () => void): () => void {
-    this.#channel?.addEventListener("message", listener);
-    return () => this.#channel?.removeEventListener("message", listener);
+  onOthers(told: Told, listener: () => void): () => void {
+    const heard = (event: MessageEvent<Told>) => {
+      if (event.data === told) listener();
+    };
+    this.#channel?.addEventListener("message", heard);
+    return () => this.#channel?.removeEventListener("message", heard);
   }
 }
+
+export const sittingLock = (sitting: string): string => `plumbline-sitting-${sitting}`;
 
 function readRound(): Round {
   try {

@@ -1,22 +1,27 @@
-import { readAllRecords } from "~app/data/files";
 import { session } from "~app/data/session";
 import { FilesView } from "~app/features/files/FilesView";
 import { restore } from "~app/features/files/restore";
 import type { Route } from "./+types/files";
 
 export async function clientLoader() {
-  const records = await readAllRecords();
+  const { yards: yardTable, horses: horseTable, visits, readings } = session.db;
+  const [yards, horses, ...counts] = await Promise.all([
+    yardTable.toArray(),
+    horseTable.toArray(),
+    visits.count(),
+    readings.count(),
+  ]);
   const persisted = await navigator.storage?.persisted?.().catch(() => false);
   const estimate = await navigator.storage?.estimate?.().catch(() => undefined);
   return {
     counts: {
-      yards: records.yards.length,
-      horses: records.horses.length,
-      visits: records.visits.length,
-      readings: records.readings.length,
+      yards: yards.length,
+      horses: horses.length,
+      visits: counts[0],
+      readings: counts[1],
     },
-    yards: records.yards,
-    horses: records.horses,
+    yards,
+    horses,
     round: session.round,
     persisted: persisted ?? false,
     usedMb: estimate?.usage === undefined ? undefined : estimate.usage / 1e6,

@@ -2,7 +2,10 @@ import { data } from "react-router";
 import { loadDrafts } from "~app/data/drafts";
 import { readForge } from "~app/data/forge";
 import { ForgeView } from "~app/features/forge/ForgeView";
+import { HORSE_TABLES } from "~app/data/queries";
 import { todayHere } from "~app/ui/days";
+import { readsOnly } from "~app/ui/readsOnly";
+import { useRecords } from "~app/ui/useRecords";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import type { Route } from "./+types/forge";
 
@@ -18,6 +21,8 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 
 export const meta: Route.MetaFunction = () => [{ title: "Forge · Plumbline" }];
 
+export const shouldRevalidate = readsOnly(...HORSE_TABLES, "forgings", "forged", "steel");
+
 export default function ForgeRoute({ loaderData }: Route.ComponentProps) {
-  return <ForgeView {...loaderData} />;
+  return <ForgeView {...useRecords(loaderData)} />;
 }

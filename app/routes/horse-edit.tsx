@@ -1,21 +1,17 @@
-import { data, redirect } from "react-router";
-import { readHorseFile, readRoster } from "~app/data/queries";
-import { saveHorseForm } from "~app/features/horse-form/saveHorseForm";
+import { data } from "react-router";
+import { readHorseFile, readHorsesAndYards } from "~app/data/queries";
 import { HorseForm } from "~app/features/horse-form/HorseForm";
+import { todayHere } from "~app/ui/days";
 import type { Route } from "./+types/horse-edit";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const [file, { rows, yards }] = await Promise.all([readHorseFile(params.horseId), readRoster()]);
+  const [file, { horses, yards }] = await Promise.all([readHorseFile(params.horseId), readHorsesAndYards()]);
   if (!file) throw data(null, { status: 404, statusText: "There is no such horse in this round." });
-  return { horse: file.horse, yard: file.yard, yards, horses: rows.map(({ horse }) => horse) };
+  const { horse, yard, visits } = file;
+  const planned = visits.filter(({ status }) => status === "planned");
+  return { horse, yard, planned, yards, horses, today: todayHere() };
 }
 
-export async function clientAction({ request, params }: Route.ClientActionArgs) {
-  const file = await readHorseFile(params.horseId);
-  const saved = await saveHorseForm(await request.json(), file?.horse, file?.yard);
-  return saved.ok ? redirect(`/horses/${saved.value}`) : saved;
-}
-
-export default function HorseEditRoute({ loaderData, actionData }: Route.ComponentProps) {
-  return <HorseForm {...loaderData} issues={actionData?.issues ?? []} />;
+export default function HorseEditRoute({ loaderData }: Route.ComponentProps) {
+  return <HorseForm key={loaderData.horse.id} {...loaderData} />;
 }

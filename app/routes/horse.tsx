@@ -1,7 +1,9 @@
 import { data } from "react-router";
-import { companionsOf, readHorseFile } from "~app/data/queries";
+import { companionsOf, HORSE_TABLES, readHorseFile } from "~app/data/queries";
 import { HorseView } from "~app/features/horse/HorseView";
 import { todayHere } from "~app/ui/days";
+import { readsOnly } from "~app/ui/readsOnly";
+import { useRecords } from "~app/ui/useRecords";
 import type { Route } from "./+types/horse";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -14,6 +16,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.file.horse.name ?? "Horse"} · Plumbline` },
 ];
 
+export const shouldRevalidate = readsOnly(...HORSE_TABLES, "calls");
+
 export default function HorseRoute({ loaderData }: Route.ComponentProps) {
-  return <HorseView key={loaderData.file.horse.id} {...loaderData} />;
+  const file = useRecords(loaderData.file);
+  return <HorseView key={file.horse.id} {...loaderData} file={file} />;
 }

@@ -1,23 +1,29 @@
+import { useMemo } from "react";
 import { loadDrafts } from "~app/data/drafts";
-import { readAllReadings, readCalls, readPlanning } from "~app/data/planning";
+import { readCalls, readPlanning } from "~app/data/planning";
+import { rosterOf } from "~app/data/queries";
 import { RoundsView } from "~app/features/rounds/RoundsView";
 import { todayHere } from "~app/ui/days";
+import { readsOnly } from "~app/ui/readsOnly";
+import { useRecords } from "~app/ui/useRecords";
+import { useSettings } from "~app/ui/useWording";
 import type { Route } from "./+types/rounds";
 
-export async function clientLoader({ request }: Route.ClientLoaderArgs) {
+export async function clientLoader() {
+  const today = todayHere();
   await loadDrafts("rounds/");
-  // Only the half year looks at every reading there is.
-  const view = new URL(request.url).searchParams.get("view");
-  return {
-    ...(await readPlanning()),
-    readings: view === "year" ? await readAllReadings() : [],
-    ...(view === "calls" ? await readCalls() : { calls: [], shoes: [] }),
-    today: todayHere(),
-  };
+  const [planning, told] = await Promise.all([readPlanning(today), readCalls(today)]);
+  return { ...planning, ...told, today };
 }
+
+export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "appointments", "calls");
 
 export const meta: Route.MetaFunction = () => [{ title: "Rounds · Plumbline" }];
 
 export default function RoundsRoute({ loaderData }: Route.ComponentProps) {
-  return <RoundsView {...loaderData} />;
+  const records = useRecords(loaderData);
+  const { appointments, calls, shoesSet, today } = records;
+  const rows = useMemo(() => rosterOf(records), [records]);
+  const { rounds } = useSettings();
+  return <RoundsView {...{ rows, appointments, calls, today }} settings={rounds} shoes={shoesSet} />;
 }

@@ -1,29 +1,44 @@
-import { feetByHorse, readRoster } from "~app/data/queries";
+import { useMemo } from "react";
+import { feetByHorse, readLastReadings, readRosterRecords, rosterOf } from "~app/data/queries";
 import { demoMadeFor } from "~app/data/rounds";
 import { session } from "~app/data/session";
 import { TodayView } from "~app/features/today/TodayView";
 import { todayHere } from "~app/ui/days";
+import { readsOnly } from "~app/ui/readsOnly";
+import { useRecords } from "~app/ui/useRecords";
 import { dayPlan } from "~core/cycle/dayPlan";
 import type { Route } from "./+types/today";
 
 export async function clientLoader({ request }: Route.ClientLoaderArgs) {
   const today = todayHere();
-  const { rows } = await readRoster();
-  const plan = dayPlan(rows, today);
-  const shown = plan.stops.flatMap(({ jobs }) => jobs);
+  const records = await readRosterRecords(today);
+  const shown = dayPlan(rosterOf(records), today).stops.flatMap(({ jobs }) => jobs);
   const wanted = new URL(request.url).searchParams.get("round");
   return {
+    ...records,
     today,
-    plan,
-    feet: await feetByHorse(shown),
-    empty: rows.length === 0,
+    readings: await readLastReadings(shown),
     madeFor: session.round === "own" ? undefined : await demoMadeFor(session.round),
     wanted: wanted === "demo" && session.round !== "demo" ? ("demo" as const) : undefined,
   };
 }
 
+export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "readings");
+
 export const meta: Route.MetaFunction = () => [{ title: "Today · Plumbline" }];
 
 export default function TodayRoute({ loaderData }: Route.ComponentProps) {
-  return <TodayView {...loaderData} />;
+  const records = useRecords(loaderData);
+  const { today, readings, madeFor, wanted } = records;
+  const rows = useMemo(() => rosterOf(records), [records]);
+  const plan = useMemo(() => dayPlan(rows, today), [rows, today]);
+  const feet = useMemo(
+    () =>
+      feetByHorse(
+        plan.stops.flatMap(({ jobs }) => jobs),
+        readings,
+      ),
+    [plan, readings],
+  );
+  return <TodayView {...{ today, plan, feet, madeFor, wanted }} empty={rows.length === 0} />;
 }

@@ -1,8 +1,10 @@
 import { data } from "react-router";
 import { loadDrafts } from "~app/data/drafts";
-import { readHorseFile, visitById } from "~app/data/queries";
+import { HORSE_TABLES, readHorseFile, visitById } from "~app/data/queries";
 import { VisitShell } from "~app/features/visit/VisitShell";
 import { todayHere } from "~app/ui/days";
+import { readsOnly } from "~app/ui/readsOnly";
+import { useRecords } from "~app/ui/useRecords";
 import type { Route } from "./+types/visit";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -13,6 +15,10 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
   return { visit, file, today: todayHere() };
 }
 
+export const shouldRevalidate = readsOnly(...HORSE_TABLES);
+
 export default function VisitRoute({ loaderData }: Route.ComponentProps) {
-  return <VisitShell {...loaderData} />;
+  const file = useRecords(loaderData.file);
+  const visit = file.visits.find(({ id }) => id === loaderData.visit.id) ?? loaderData.visit;
+  return <VisitShell visit={visit} file={file} today={loaderData.today} />;
 }

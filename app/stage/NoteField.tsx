@@ -1,6 +1,6 @@
 import { Input } from "antd";
 import { useId } from "react";
-import { useDraftedFields } from "~app/ui/useDraftedFields";
+import { useFields } from "~app/ui/useField";
 import { ok } from "~core/result";
 import type { Visit } from "~core/record/visit";
 
@@ -18,7 +18,7 @@ export function NoteField({ visit, path, stored, label, hint }: NoteFieldProps) 
   const id = useId();
   const blank = path.length > 1 ? undefined : "";
   const draftKey = `${visit.id}/${path.join("/")}`;
-  const { view, type, settle } = useDraftedFields({
+  const { view, type, settle } = useFields({
     note: {
       draftKey,
       stored,

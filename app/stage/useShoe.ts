@@ -1,14 +1,15 @@
-import { useEffect, useMemo, useRef } from "react";
+import { useMemo } from "react";
 import { useEdits } from "~app/ui/useEdits";
+import { useHandle } from "~app/ui/useHandle";
 import { useSettings, useWording } from "~app/ui/useWording";
-import { sameValue, withValueAt, type Edit } from "~core/record/edit";
+import { change, make } from "~core/record/change";
+import { sameValue, type Edit } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import { pairOf, type Limb } from "~core/foot/limb";
 import type { Specification } from "~core/shoe/specification";
 import { fitChoice, NO_CHOICE, openChecks, standingSpec, visitShoe } from "~core/visit/visitShoe";
 import type { StageContext } from "./stageContext";
-import { useLive } from "./useLive";
 
 /** What a hand changes on the bench: all of it is kept together when it comes to rest. */
 export type ShoeDraft = Pick<
@@ -32,25 +33,9 @@ export function useShoe(context: StageContext) {
   const { visit, file, feet, limb } = context;
   const wording = useWording();
   const settings = useSettings();
-  const { settleAll } = useEdits();
+  const { save, saveWith } = useEdits();
   const foot = feet[limb];
   const pairLimb = pairOf(limb);
-  // Records as they were last sent, until the store has answered: the next edit starts from them, not beside them.
-  const typedDrafts = useRef<string[]>([]);
-  const made = useRef<Partial<Record<Limb, ShoeRecord>>>({});
-  const pending = useRef(0);
-  useEffect(() => {
-    if (pending.current === 0) made.current = {};
-  }, [file]);
-  const latest = (of: Limb): ShoeRecord | undefined => made.current[of] ?? feet[of].shoe;
-  const send = async (edits: Edit[], drafts: string[] = []) => {
-    pending.current += 1;
-    try {
-      await settleAll(edits, drafts);
-    } finally {
-      pending.current -= 1;
-    }
-  };
   /* eslint-disable react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit` */
   const shoe = useMemo(
     () => visitShoe({ visit, horse: file.horse, feet, limb }, settings, wording),
@@ -59,49 +44,38 @@ export function useShoe(context: StageContext) {
   /* eslint-enable react-hooks/exhaustive-deps */
 
   /** Edits that put these parts into a foot's record; the whole record where there is none yet. */
-  const editsFor = (
-    of: Limb,
-    parts: Partial<ShoeDraft>,
-    was: Partial<ShoeDraft> | undefined,
-    label: string,
-  ): Edit[] => {
+  const editsFor = (of: Limb, parts: Partial<ShoeDraft>, label: string): Edit[] => {
     const blank = footPlace("shoes", visit, of, "before") as ShoeRecord;
-    const existing = latest(of);
-    made.current[of] = { ...(existing ?? blank), ...withoutUndefined(parts) };
-    if (!existing)
-      return [{ table: "shoes", id: blank.id, path: [], was: undefined, now: made.current[of], label }];
-    return DRAFT_KEYS.filter((key) => key in parts).map((key) => ({
-      ...footEdit(blank, "shoes", existing, { path: [key], now: parts[key], label }),
-      was: was && key in was ? was[key] : existing[key],
-    }));
+    const existing = feet[of].shoe;
+    if (!existing) return [make("shoes", { ...blank, ...withoutUndefined(parts) }, label)];
+    return DRAFT_KEYS.filter((key) => key in parts).map((key) =>
+      change("shoes", existing, [key], parts[key], label),
+    );
   };
 
   const stored = draftOf(foot.shoe);
-  const live = useLive<ShoeDraft>(stored, (was, now) => {
-    const changed = DRAFT_KEYS.filter((key) => !sameValue(was[key], now[key]));
-    if (changed.length === 0) return send([], typedDrafts.current.splice(0));
+  /** Edits that make of the draft what the hand wants, and of the pair's too where both are alike. */
+  const editsTo = (now: ShoeDraft): Edit[] => {
+    const changed = DRAFT_KEYS.filter((key) => !sameValue(stored[key], now[key]));
+    if (changed.length === 0) return [];
     const label = `${wording.limb(limb)} shoe`;
-    const parts = Object.fromEntries(changed.map((key) => [key, now[key]])) as Partial<ShoeDraft>;
-    const edits = editsFor(limb, parts, was, label);
-    const other = latest(pairLimb);
-    const follows =
-      now.alike && now.spec && (changed.includes("spec") || changed.includes("alike"))
-        ? !sameValue(other?.spec, now.spec)
-        : false;
-    if (follows && now.spec)
+    const edits = editsFor(limb, Object.fromEntries(changed.map((key) => [key, now[key]])), label);
+    const tellsPair = changed.includes("spec") || changed.includes("alike");
+    if (now.alike && now.spec && tellsPair && !sameValue(feet[pairLimb].shoe?.spec, now.spec))
       edits.push(
         ...editsFor(
           pairLimb,
           { spec: now.spec, from: "the other foot", because: now.because, alike: true },
-          undefined,
           `${label}, and its pair`,
         ),
       );
-    const drafts = typedDrafts.current;
-    typedDrafts.current = [];
-    return send(edits, drafts);
+    return edits;
+  };
+  const handle = useHandle<ShoeDraft>(stored, (now, flushSync) => {
+    const edits = editsTo(now);
+    return edits.length > 0 ? saveWith(edits, [], flushSync) : undefined;
   });
-  const draft = live.value;
+  const draft = handle.value;
   const spec = draft.spec ?? standingSpec(shoe, foot, file.horse.massKg);
   const record = foot.shoe;
   const bench = useMemo(
@@ -135,12 +109,22 @@ export function useShoe(context: StageContext) {
     [visit, file, pairLimb, settings, wording.unit],
   );
 
-  /** Any part of the draft, kept at once; what was typed for it stops being a draft in the same breath. */
-  const change = (make: (now: ShoeDraft) => Partial<ShoeDraft>, draftKey?: string) => {
-    if (draftKey !== undefined) typedDrafts.current.push(draftKey);
-    live.move((now) => ({ ...now, ...make(now) }), false);
-    live.settle();
+  /** The edits of any part of the draft. */
+  const editsOf = (parts: (now: ShoeDraft) => Partial<ShoeDraft>): Edit[] =>
+    editsTo({ ...stored, ...parts(stored) });
+  const put = (parts: (now: ShoeDraft) => Partial<ShoeDraft>): void => {
+    const edits = editsOf(parts);
+    if (edits.length > 0) void save(...edits);
   };
+  const inSpec =
+    (parts: Partial<Specification>) =>
+    (now: ShoeDraft): Partial<ShoeDraft> => ({
+      spec: { ...(now.spec ?? spec), ...parts },
+      from: now.from ?? "own",
+    });
+  /** The edit of one place of the record outside the draft: ticks, nails, prints. */
+  const editAt = (path: readonly string[], now: unknown, label: string): Edit =>
+    footEdit(footPlace("shoes", visit, limb, "before"), "shoes", foot.shoe, { path, now, label });
   return {
     shoe,
     draft,
@@ -151,26 +135,20 @@ export function useShoe(context: StageContext) {
     open: openChecks(bench.checks, draft.kept),
     /** True once something was chosen at this visit; until then it is the last shoe or the advice that stands. */
     chosen: draft.spec !== undefined,
-    change,
-    /** The same while a hand drags: shown at once, kept when it stands still. */
-    move: (make: (now: ShoeDraft) => Partial<ShoeDraft>, rest: boolean) =>
-      live.move((now) => ({ ...now, ...make(now) }), rest),
+    editsOf,
+    /** The edits of fields of the specification by hand. */
+    specEdits: (parts: Partial<Specification>): Edit[] => editsOf(inSpec(parts)),
+    /** Keeps a change of any part of the draft. */
+    change: put,
+    /** The same while a hand drags: shown at once, kept when it is let go. */
+    move: (parts: (now: ShoeDraft) => Partial<ShoeDraft>, rest: boolean) =>
+      handle.move((now) => ({ ...now, ...parts(now) }), rest),
     /** Takes a whole specification; a typed line of why is kept beside it. */
-    take: (next: Specification, from: NonNullable<ShoeRecord["from"]>) => {
-      change(() => ({ spec: next, from }));
-    },
+    take: (next: Specification, from: NonNullable<ShoeRecord["from"]>) => put(() => ({ spec: next, from })),
     /** Changes fields of the specification by hand. */
-    put: (parts: Partial<Specification>, draftKey?: string) => {
-      change((now) => ({ spec: { ...(now.spec ?? spec), ...parts }, from: now.from ?? "own" }), draftKey);
-    },
-    /** One place of the record outside the draft: ticks, nails, prints. */
-    keepAt: (path: readonly string[], now: unknown, label: string) => {
-      const blank = footPlace("shoes", visit, limb, "before") as ShoeRecord;
-      const existing = latest(limb);
-      const edit = footEdit(blank, "shoes", existing, { path, now, label });
-      made.current[limb] = (existing ? withValueAt(existing, path, now) : edit.now) as ShoeRecord;
-      return send([edit]);
-    },
+    put: (parts: Partial<Specification>) => put(inSpec(parts)),
+    editAt,
+    keepAt: (path: readonly string[], now: unknown, label: string) => save(editAt(path, now, label)),
   };
 }
 export type Shoeing = ReturnType<typeof useShoe>;

@@ -1,6 +1,7 @@
 import { Input, Modal } from "antd";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { useNavigate } from "react-router";
+import { horseNames } from "~app/data/queries";
 import { useEdits } from "./useEdits";
 import "./finder.css";
 
@@ -12,7 +13,6 @@ interface Command {
 }
 
 interface FinderProps {
-  horses: { id: string; name: string }[];
   onClose: () => void;
   onHelp: () => void;
 }
@@ -20,11 +20,15 @@ interface FinderProps {
 const MOST_SHOWN = 9;
 
 /** Reaches every horse and every action by a few letters. */
-export default function CommandFinder({ horses, onClose, onHelp }: FinderProps) {
+export default function CommandFinder({ onClose, onHelp }: FinderProps) {
   const navigate = useNavigate();
   const { undo } = useEdits();
   const [text, setText] = useState("");
   const [chosen, setChosen] = useState(0);
+  const [horses, setHorses] = useState<{ id: string; name: string }[]>([]);
+  useEffect(() => {
+    void horseNames().then(setHorses);
+  }, []);
   const commands = useMemo<Command[]>(() => {
     const go = (name: string, to: string, hint = "Go to"): Command => ({
       id: `go-${to}`,

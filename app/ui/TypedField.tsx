@@ -1,17 +1,17 @@
 import { useId } from "react";
-import { useTyped, type Typed } from "./useTyped";
+import { useField, type Field } from "./useField";
 import "./typedField.css";
 
-interface TypedFieldProps<T> extends Typed<T> {
+interface TypedFieldProps<T> extends Field<T> {
   label: string;
   unit: string;
   placeholder?: string;
 }
 
 /** One short value with its unit: refused at its place, kept as it was typed. */
-export function TypedField<T>({ label, unit, placeholder, ...typed }: TypedFieldProps<T>) {
+export function TypedField<T>({ label, unit, placeholder, ...field }: TypedFieldProps<T>) {
   const id = useId();
-  const { text, issue, type, settle } = useTyped(typed);
+  const { text, issue, type, settle, typed } = useField(field);
   return (
     <label className="spec-field" htmlFor={id}>
       <span>{label}</span>
@@ -21,6 +21,7 @@ export function TypedField<T>({ label, unit, placeholder, ...typed }: TypedField
           inputMode="decimal"
           autoComplete="off"
           data-numeric="true"
+          data-typed={typed}
           value={text}
           placeholder={placeholder}
           aria-invalid={issue !== undefined}

@@ -1,36 +1,54 @@
-import { useCallback } from "react";
+import { useCallback, useMemo } from "react";
 import { useSubmit, type SubmitTarget } from "react-router";
+import type { Saved } from "~app/data/edits";
 import type { Edit } from "~core/record/edit";
 
 /** What the edits route understands. */
-export type EditRequest = { kind: "save"; edits: Edit[]; drafts: string[] } | { kind: "undo" };
+export type EditRequest =
+  | { kind: "save"; id: string; edits: readonly Edit[]; drafts: readonly string[] }
+  | { kind: "undo" | "retry"; id: string };
 
-/** Sends edits to the one action that keeps them; every loader on screen reads anew afterwards. */
+/** Who waits for the end of a request. */
+const waiting = new Map<string, (saved: Saved) => void>();
+
+/** Tells whoever asked how it ended. */
+export function answerRequest(id: string, saved: Saved): void {
+  waiting.get(id)?.(saved);
+  waiting.delete(id);
+}
+
+/**
+ * Sends edits to the one action that keeps them. They are on the screen in the same moment, by the overlay; every loader
+ * that reads what changed reads anew afterwards. The answer says how it ended.
+ */
 export function useEdits() {
   const submit = useSubmit();
   const send = useCallback(
-    (request: EditRequest) =>
-      submit(request as unknown as SubmitTarget, {
+    (request: EditRequest, flushSync = true) => {
+      const ended = new Promise<Saved>((done) => waiting.set(request.id, done));
+      void submit(request as unknown as SubmitTarget, {
         method: "post",
         action: "/edits",
         encType: "application/json",
         navigate: false,
-        fetcherKey: crypto.randomUUID(),
-      }),
+        fetcherKey: request.id,
+        flushSync,
+      });
+      return ended;
+    },
     [submit],
   );
-  return {
-    save: useCallback((...edits: Edit[]) => send({ kind: "save", edits, drafts: [] }), [send]),
-    /** Keeps the value that a draft has become. */
-    settle: useCallback(
-      (edit: Edit, draftKey: string) => send({ kind: "save", edits: [edit], drafts: [draftKey] }),
-      [send],
-    ),
-    /** Keeps several changes that belong together, and drops the drafts that became them. */
-    settleAll: useCallback(
-      (edits: Edit[], drafts: string[]) => send({ kind: "save", edits, drafts }),
-      [send],
-    ),
-    undo: useCallback(() => send({ kind: "undo" }), [send]),
-  };
+  return useMemo(() => {
+    const saveWith = (edits: readonly Edit[], drafts: readonly string[] = [], flushSync = true) =>
+      send({ kind: "save", id: crypto.randomUUID(), edits, drafts }, flushSync);
+    return {
+      /** Keeps changes that belong together. */
+      save: (...edits: Edit[]) => saveWith(edits),
+      /** The same with the drafts that became them, which go with it. */
+      saveWith,
+      undo: () => send({ kind: "undo", id: crypto.randomUUID() }),
+      /** Sends what the store refused once more. */
+      retry: () => send({ kind: "retry", id: crypto.randomUUID() }),
+    };
+  }, [send]);
 }

@@ -1,10 +1,14 @@
+import { useRecords } from "./useRecords";
 import { useRouteLoaderData } from "react-router";
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
 import { wordingFor, type Wording } from "~core/foot/wording";
 
-/** The user's settings as the root loader read them. */
+const NO_SETTINGS = { settings: DEFAULT_SETTINGS };
+
+/** The user's settings as the root loader read them, with what is on its way to the store laid over. */
 export function useSettings(): Settings {
-  return (useRouteLoaderData("root") as { settings: Settings } | undefined)?.settings ?? DEFAULT_SETTINGS;
+  const read = useRouteLoaderData("root") as { settings: Settings } | undefined;
+  return useRecords(read ?? NO_SETTINGS).settings;
 }
 
 /** How this user reads numbers and sides. */

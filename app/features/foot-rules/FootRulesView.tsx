@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { FRONT_LENSES, LENS_FACTS, SIDE_LENSES, type FrontLens, type SideLens } from "~core/foot/lens";
 import { LEVEL_BOUNDS, type BoundName } from "~core/constants/bounds";
@@ -126,7 +126,7 @@ function Lenses({ settings }: { settings: Settings }) {
 function BoundsTable({ settings }: { settings: Settings }) {
   const ids = useId();
   const fields = Object.fromEntries(
-    BOUND_NAMES.map((name): [BoundName, DraftedField<[number, number]>] => [
+    BOUND_NAMES.map((name): [BoundName, Field<[number, number]>] => [
       name,
       {
         draftKey: `settings/bounds/${name}`,
@@ -143,8 +143,8 @@ function BoundsTable({ settings }: { settings: Settings }) {
         }),
       },
     ]),
-  ) as Record<BoundName, DraftedField<[number, number]>>;
-  const { view, type, settle } = useDraftedFields<BoundName, [number, number]>(fields);
+  ) as Record<BoundName, Field<[number, number]>>;
+  const { view, type, settle } = useFields<BoundName, [number, number]>(fields);
   return (
     <section aria-label="Bounds">
       <h2>Steady, drifting, act</h2>

@@ -1,5 +1,5 @@
 import { useId } from "react";
-import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useFields, type Field } from "~app/ui/useField";
 import { TRIM_MARGIN_MM } from "~core/constants/trim";
 import { settingsSchema, type Settings } from "~core/record/settings";
 import { fail, ok } from "~core/result";
@@ -11,7 +11,7 @@ type Keeping = keyof typeof NAMES;
 /** How much wall a plan leaves standing above the live sole. */
 export function Margins({ settings }: { settings: Settings }) {
   const ids = useId();
-  const field = (keeping: Keeping): DraftedField<number> => ({
+  const field = (keeping: Keeping): Field<number> => ({
     draftKey: `settings/margins/${keeping}`,
     stored: settings.margins[keeping],
     show: String,
@@ -32,7 +32,7 @@ export function Margins({ settings }: { settings: Settings }) {
     }),
   });
   const fields = { shod: field("shod"), barefoot: field("barefoot") };
-  const { view, type, settle } = useDraftedFields<Keeping, number>(fields);
+  const { view, type, settle } = useFields<Keeping, number>(fields);
   return (
     <section aria-label="Margins">
       <h2>Wall that a trim leaves</h2>

@@ -44,7 +44,7 @@ export function AnvilFields({ anvil, steelOf }: ForgeContext) {
       label={label}
       unit={wording.unit}
       draftKey={`forge/${path.join("/")}`}
-      value={value}
+      stored={value}
       show={(mm) =>
         `${mm < 0 ? "−" : ""}${lengthInField(Math.abs(mm), { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1)}`
       }
@@ -59,7 +59,7 @@ export function AnvilFields({ anvil, steelOf }: ForgeContext) {
           ? ok(value)
           : fail("out-of-range", label, checked.error?.issues[0]?.message ?? "This length is not read.");
       }}
-      onKeep={(mm, draft) => void anvil.keep(path, mm, label.toLowerCase(), [draft])}
+      edit={(_, mm) => anvil.editAt(path, mm, label.toLowerCase())}
     />
   );
   return (

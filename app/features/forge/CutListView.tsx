@@ -1,6 +1,7 @@
 import { Button, Segmented } from "antd";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { readPlannedHorses } from "~app/data/forge";
+import { readRosterRecords } from "~app/data/queries";
 import { cutInWorker, piecesInWorker } from "~app/workers/forge";
 import { Fractions } from "~app/ui/Fractions";
 import { TypedField } from "~app/ui/TypedField";
@@ -12,7 +13,7 @@ import type { CutList } from "~core/forge/cutlist/cutList";
 import { cutQuestions, type CutGroup } from "~core/forge/cutlist/groups";
 import { offcutRows } from "~core/record/rackEdits";
 import type { PlannedPiece } from "~core/visit/comingShoes";
-import type { Edit } from "~core/record/edit";
+import { change, make } from "~core/record/change";
 import type { Steel } from "~core/forge/forgeRecord";
 import { settingsSchema } from "~core/record/settings";
 import { fail, type Result } from "~core/result";
@@ -30,24 +31,25 @@ interface Cut {
 const DAYS = { 0: "Today", 7: "7 days", 14: "14 days" } as const;
 
 /** All steel of a day or a week from the fewest bars: what is wanted, what is left over, how to cut it, what to buy. */
-export function CutListView({ steel, job, steelOf, today, log }: ForgeContext) {
+export function CutListView({ steel, job, steelOf, today, forged }: ForgeContext) {
   const wording = useWording();
   const settings = useSettings();
   const { forge } = settings;
-  const { save, settleAll } = useEdits();
+  const { save } = useEdits();
   const [cuts, setCuts] = useState<Cut[]>();
   const [trouble, setTrouble] = useState<string>();
   const [busy, setBusy] = useState(false);
   const [days, setDays] = useState<number>(7);
   const [planned, setPlanned] = useState<PlannedPiece[]>();
   const running = useRef<{ cancel: () => void } | undefined>(undefined);
+  useEffect(() => () => running.current?.cancel(), []);
 
   const forgeField = (name: "barLength" | "kerf", label: string) => (
     <TypedField
       label={label}
       unit={wording.unit}
       draftKey={`forge/settings/${name}`}
-      value={forge[name]}
+      stored={forge[name]}
       show={(mm) => lengthInField(mm, { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1)}
       read={(text): Result<number> => {
         const read = parseLength(text, wording.unit);
@@ -55,33 +57,16 @@ export function CutListView({ steel, job, steelOf, today, log }: ForgeContext) {
         const checked = settingsSchema.shape.forge.safeParse({ ...forge, [name]: read.value });
         return checked.success ? read : fail("out-of-range", name, checked.error.issues[0]?.message ?? "");
       }}
-      onKeep={(mm, draft) => {
+      edit={(_, mm) => {
         setCuts(undefined);
-        void settleAll(
-          [
-            {
-              table: "settings",
-              id: "settings",
-              path: ["forge", name],
-              was: forge[name],
-              now: mm,
-              label: label.toLowerCase(),
-            },
-          ],
-          [draft],
-        );
+        return change("settings", settings, ["forge", name], mm, label.toLowerCase());
       }}
     />
   );
 
   const add = (rows: Omit<Steel, "id">[], label: string) => {
     setCuts(undefined);
-    return save(
-      ...rows.map((row): Edit => {
-        const id = crypto.randomUUID();
-        return { table: "steel", id, path: [], was: undefined, now: { id, ...row }, label };
-      }),
-    );
+    return save(...rows.map((row) => make("steel", { id: crypto.randomUUID(), ...row }, label)));
   };
   const work = async <T,>(
     begin: () => { answer: Promise<T>; cancel: () => void },
@@ -112,8 +97,8 @@ export function CutListView({ steel, job, steelOf, today, log }: ForgeContext) {
     );
   };
   const lookAhead = async () => {
-    const horses = await readPlannedHorses(addDays(today, days));
-    setPlanned(await work(() => piecesInWorker(horses, settings, log)));
+    const horses = await readPlannedHorses(await readRosterRecords(today), addDays(today, days));
+    setPlanned(await work(() => piecesInWorker(horses, settings, forged)));
   };
   const wanted = steel.filter(({ role }) => role === "wanted");
   return (

@@ -22,7 +22,7 @@ import "./forge.css";
 
 /** From the shoe on the drawing to the bar on the anvil: of a foot in the records, or by two measures. */
 export function ForgeView(props: ForgeRecords & { today: string }) {
-  const { foot, log } = props;
+  const { foot, forged } = props;
   const wording = useWording();
   const settings = useSettings();
   const { view, show } = useView<ForgeViewName>(FORGE_VIEWS, "steel");
@@ -46,7 +46,7 @@ export function ForgeView(props: ForgeRecords & { today: string }) {
         : jobByMeasures(measures ?? firstForging().measures),
     [foot, measures, settings],
   );
-  const steelOf = useMemo(() => jobSteel(job, settings, log, wording), [job, settings, log]);
+  const steelOf = useMemo(() => jobSteel(job, settings, forged, wording), [job, settings, forged]);
   /* eslint-enable react-hooks/exhaustive-deps */
   const context: ForgeContext = { ...props, job, steelOf, anvil, show };
   const bare = job.spec.type === "bare";

@@ -10,13 +10,13 @@ import { missOf } from "~core/forge/hand";
 import type { ForgeContext } from "./forgeContext";
 
 /** The user's own log: what each shoe took beyond what was computed, and how the misses get smaller. */
-export function HandView({ job, log, steelOf }: ForgeContext) {
+export function HandView({ job, forged, steelOf }: ForgeContext) {
   const wording = useWording();
   const { save } = useEdits();
-  const model = useMemo(() => missesModel(jobHand(job, log)), [job, log]);
+  const model = useMemo(() => missesModel(jobHand(job, forged)), [job, forged]);
   const signed = (mm: number) => `${mm < -0.5 ? "−" : mm > 0.5 ? "+" : ""}${wording.length(Math.abs(mm))}`;
-  const rows = [...log].sort((a, b) => b.date.localeCompare(a.date));
-  if (log.length === 0)
+  const rows = [...forged].sort((a, b) => b.date.localeCompare(a.date));
+  if (forged.length === 0)
     return (
       <div className="empty">
         <p>

@@ -5,6 +5,7 @@ import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { MM_PER_INCH } from "~core/constants/exact";
 import { computedFor } from "~core/forge/anvil/job";
+import { make } from "~core/record/change";
 import type { Edit } from "~core/record/edit";
 import { forgedSchema, type Forged } from "~core/forge/forgeRecord";
 import type { ForgeContext } from "./forgeContext";
@@ -18,7 +19,7 @@ interface LogShoeProps extends ForgeContext {
 export function LogShoe({ job, steelOf, today, anvil, heats, onKept }: LogShoeProps) {
   const wording = useWording();
   const settings = useSettings();
-  const { settleAll } = useEdits();
+  const { save } = useEdits();
   const wanted = {
     stock: steelOf.cut,
     width: job.asked?.width ?? job.fit.width,
@@ -59,11 +60,13 @@ export function LogShoe({ job, steelOf, today, anvil, heats, onKept }: LogShoePr
       );
       return;
     }
-    const edits: Edit[] = [
-      { table: "forged", id: read.data.id, path: [], was: undefined, now: read.data, label: "a forged shoe" },
-    ];
-    await settleAll(edits, []);
-    if (heats && anvil.forging.run) await anvil.keep(["run"], undefined, "running sheet put away");
+    const edits: Edit[] = [make("forged", read.data, "a forged shoe")];
+    if (heats && anvil.forging.run) edits.push(anvil.editAt(["run"], undefined, "running sheet put away"));
+    const saved = await save(...edits);
+    if (saved.kind !== "saved") {
+      setSaid(saved.kind === "failed" ? saved.message : "This could not be logged.");
+      return;
+    }
     setOpen(false);
     setBy({ stock: 0, width: 0, length: 0 });
     setSaid("Logged. The next one like it is cut with that in mind.");

@@ -19,7 +19,7 @@ interface RunningSheetProps extends ForgeContext {
 
 /** One heat at a time in type that is read from the anvil; next and back with one key or tap; every heat timed. */
 export function RunningSheet(props: RunningSheetProps) {
-  const { operations, plan, job, anvil, log, onLeave } = props;
+  const { operations, plan, job, anvil, forged, onLeave } = props;
   const wording = useWording();
   const stored = anvil.forging.run;
   // Where it opens is kept from the first tap on; until then it stands at the beginning.
@@ -42,7 +42,7 @@ export function RunningSheet(props: RunningSheetProps) {
   });
   const counts = runCounts(run, plan);
   if (over) {
-    const earlier = likeShoes(job, log).flatMap(({ heats }) => (heats ? [heats.taken] : []));
+    const earlier = likeShoes(job, forged).flatMap(({ heats }) => (heats ? [heats.taken] : []));
     return (
       <div className="running-sheet">
         <p className="running-head">

@@ -1,10 +1,10 @@
 import { TypedField } from "~app/ui/TypedField";
 import { Fractions } from "~app/ui/Fractions";
-import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { ALUMINIUM_WORKS, STEEL_COLOURS } from "~core/constants/colours";
 import { gramsPerMetre, nailStations, SECTIONS } from "~core/forge/sections";
 import { TRADE_ALLOWANCES } from "~core/forge/stock";
+import { change } from "~core/record/change";
 import { settingsSchema } from "~core/record/settings";
 import { fail, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
@@ -100,8 +100,8 @@ export function TablesView() {
 
 function Allowances() {
   const wording = useWording();
-  const { forge } = useSettings();
-  const { settleAll } = useEdits();
+  const settings = useSettings();
+  const { forge } = settings;
   const show = (mm: number) => lengthInField(mm, { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1);
   return (
     <section aria-label="Allowances" className="forge-allowances">
@@ -118,7 +118,7 @@ function Allowances() {
               label={label}
               unit={wording.unit}
               draftKey={`forge/allowances/${path.join("/")}`}
-              value={value}
+              stored={value}
               show={show}
               read={(text): Result<number> => {
                 if (text.trim() === "") return { ok: true, value: house };
@@ -135,26 +135,11 @@ function Allowances() {
                   ? read
                   : fail("out-of-range", label, checked.error.issues[0]?.message ?? "");
               }}
-              onKeep={(mm, draft) => {
-                const was = name === "toe" ? forge.allowances.toe : value;
-                const now =
-                  name === "toe"
-                    ? forge.allowances.toe.map((one, index) => (index === Number(step) ? mm : one))
-                    : mm;
-                void settleAll(
-                  [
-                    {
-                      table: "settings",
-                      id: "settings",
-                      path: ["forge", "allowances", name],
-                      was,
-                      now,
-                      label: "allowance",
-                    },
-                  ],
-                  [draft],
-                );
-              }}
+              edit={(_, mm = house) =>
+                name === "toe"
+                  ? change("settings", settings, ["forge", "allowances", "toe", step as "0"], mm, "allowance")
+                  : change("settings", settings, ["forge", "allowances", name], mm, "allowance")
+              }
             />
           </div>
         );

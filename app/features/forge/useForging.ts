@@ -1,33 +1,20 @@
-import { useEffect, useRef } from "react";
-import { useEdits } from "~app/ui/useEdits";
-import { withValueAt, valueAt, type Edit } from "~core/record/edit";
 import type { Forging } from "~core/forge/forgeRecord";
+import { valueAt, withValueAt, type Edit } from "~core/record/edit";
+import { useEdits } from "~app/ui/useEdits";
 
-/**
- * Changes to what lies on the anvil. A change that follows another before the store has answered starts from what was
- * last sent, not beside it.
- */
+/** Changes to what lies on the anvil; the first one makes its record. */
 export function useForging(stored: Forging | undefined, blank: Forging) {
-  const { settleAll } = useEdits();
-  const made = useRef<Forging | undefined>(undefined);
-  const pending = useRef(0);
-  useEffect(() => {
-    if (pending.current === 0) made.current = undefined;
-  }, [stored]);
-  const keep = async (path: readonly string[], now: unknown, label: string, drafts: string[] = []) => {
-    const existing = made.current ?? stored;
-    const next = withValueAt(existing ?? blank, path, now) as Forging;
-    made.current = next;
-    const edit: Edit = existing
-      ? { table: "forgings", id: blank.id, path, was: valueAt(existing, path), now, label }
-      : { table: "forgings", id: blank.id, path: [], was: undefined, now: next, label };
-    pending.current += 1;
-    try {
-      await settleAll([edit], drafts);
-    } finally {
-      pending.current -= 1;
-    }
+  const { save } = useEdits();
+  const editAt = (path: readonly string[], now: unknown, label: string): Edit => {
+    const place = { table: "forgings", id: blank.id, label } as const;
+    return stored
+      ? { ...place, path, was: valueAt(stored, path), now }
+      : { ...place, path: [], was: undefined, now: withValueAt(blank, path, now) };
   };
-  return { forging: stored ?? blank, keep };
+  return {
+    forging: stored ?? blank,
+    editAt,
+    keep: (path: readonly string[], now: unknown, label: string) => save(editAt(path, now, label)),
+  };
 }
 export type Anvil = ReturnType<typeof useForging>;

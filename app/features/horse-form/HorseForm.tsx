@@ -1,15 +1,16 @@
 import { Button, Form, Input, InputNumber, Segmented, Select } from "antd";
-import { useEffect } from "react";
-import { useNavigate, useSubmit, type SubmitTarget } from "react-router";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useEdits } from "~app/ui/useEdits";
 import { CAP_WEEKS, HORSE_USES } from "~core/constants/due";
 import { workInWords } from "~core/cycle/dueWords";
 import { ANIMAL_KINDS } from "~core/foot/toeYardstick";
 import { FINISHES, LEFT, type Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import { sentenceCase } from "~core/foot/wording";
-import type { Issue } from "~core/result";
+import type { Visit } from "~core/record/visit";
 import { LifeFields } from "./LifeFields";
-import { NEW_YARD, type HorseFormValues } from "./saveHorseForm";
+import { horseFormEdits, NEW_YARD, type HorseFormValues, type Opened } from "./horseFormEdits";
 
 interface HorseFormProps {
   horse?: Horse;
@@ -17,25 +18,48 @@ interface HorseFormProps {
   yards: Yard[];
   /** All horses of the round. */
   horses: Pick<Horse, "id" | "name" | "yardId">[];
-  issues: Issue[];
+  /** The visits that are planned for it. */
+  planned?: Visit[];
+  today: string;
 }
 
 const BLANK = { kind: "horse", use: "riding", finish: "full set" } as const;
 
 /** A horse and where it stands. What is wrong is said at its field; what was typed stays. */
-export function HorseForm({ horse, yard, yards, horses, issues }: HorseFormProps) {
+export function HorseForm({ yards, horses, today, ...read }: HorseFormProps) {
+  // What stood there when the form was opened; what other tabs do meanwhile is found when it is kept.
+  const [opened] = useState((): Opened => ({
+    horse: read.horse,
+    yard: read.yard,
+    planned: read.planned ?? [],
+    ids: { horse: crypto.randomUUID(), yard: crypto.randomUUID() },
+  }));
+  const { horse, yard } = opened;
+  const [trouble, setTrouble] = useState<string>();
   const [form] = Form.useForm<HorseFormValues>();
-  const submit = useSubmit();
+  const { save } = useEdits();
   const navigate = useNavigate();
   const use = Form.useWatch(["horse", "use"], form) ?? horse?.use ?? BLANK.use;
   const yardId = Form.useWatch("yardId", form) ?? yard?.id ?? yards[0]?.id ?? NEW_YARD;
-  useEffect(() => {
-    form.setFields(
-      issues.map(({ path, message }) => ({ name: path.split(".") as ["horse", "name"], errors: [message] })),
-    );
-  }, [form, issues]);
   const beside = horses.filter((one) => one.yardId === yardId && one.id !== horse?.id);
-  const general = issues.find(({ path }) => path === "");
+  const keep = async (values: HorseFormValues) => {
+    setTrouble(undefined);
+    const edits = horseFormEdits(values, opened, today);
+    if (!edits.ok) {
+      form.setFields(
+        edits.issues.map(({ path, message }) => ({
+          name: path.split(".") as ["horse", "name"],
+          errors: [message],
+        })),
+      );
+      return;
+    }
+    const saved = edits.value.length > 0 ? await save(...edits.value) : undefined;
+    if (saved?.kind === "failed") setTrouble(saved.message);
+    else if (saved?.kind === "conflict")
+      setTrouble("Another tab has changed this too. Say which value counts; what you typed is still here.");
+    else void navigate(`/horses/${horse?.id ?? opened.ids.horse}`);
+  };
   return (
     <div className="page" style={{ maxWidth: 720 }}>
       <header className="page-head">
@@ -55,9 +79,7 @@ export function HorseForm({ horse, yard, yards, horses, issues }: HorseFormProps
           // A companion stays behind at the yard that was left.
           if (changed.yardId !== undefined) form.setFieldValue(["horse", "companionId"], undefined);
         }}
-        onFinish={(values) =>
-          void submit(values as unknown as SubmitTarget, { method: "post", encType: "application/json" })
-        }
+        onFinish={(values) => void keep(values)}
       >
         <Form.Item name={["horse", "name"]} label="Name">
           <Input autoFocus />
@@ -155,9 +177,9 @@ export function HorseForm({ horse, yard, yards, horses, issues }: HorseFormProps
             />
           </Form.Item>
         )}
-        {general && (
+        {trouble !== undefined && (
           <p className="ember" role="alert">
-            {general.message}
+            {trouble}
           </p>
         )}
         <div style={{ display: "flex", gap: 12 }}>

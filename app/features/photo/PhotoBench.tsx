@@ -32,7 +32,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const wording = useWording();
   const { save } = useEdits();
   const { url, missing } = usePicture(photo.pictureId);
-  const { marked, reading, valuesOf, place, change, settle } = usePhotoMarks(context, photo);
+  const { marked, reading, valuesOf, place, change } = usePhotoMarks(context, photo);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [tracing, setTracing] = useState(false);
@@ -97,7 +97,6 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
     setSelected(next);
   };
   const leave = () => {
-    settle();
     setSearch(
       (now) => {
         const search = new URLSearchParams(now);

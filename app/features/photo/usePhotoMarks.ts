@@ -3,16 +3,18 @@ import { useWording } from "~app/ui/useWording";
 import { CARD } from "~core/photo/card";
 import { fillFromPhoto, type Filled, type PhotoReading } from "~core/photo/fill";
 import type { PhotoScale } from "~core/photo/readPhoto";
+import type { Reading } from "~core/foot/records/reading";
 import type { FootValues } from "~core/foot/measures";
 import { knownSize } from "~core/foot/records/keptSurvey";
 import { sizeFactor } from "~core/foot/parametric/parameters";
 import type { ImagePoint, Vector } from "~core/geometry/vector";
+import { change as changeOf, make } from "~core/record/change";
 import { sameValue, type Edit } from "~core/record/edit";
-import { footEdit, footPlace } from "~core/record/footRecords";
+import { footPlace } from "~core/record/footRecords";
 import type { Photo } from "~core/photo/photoRecord";
 import type { Result } from "~core/result";
 import type { StageContext } from "~app/stage/stageContext";
-import { useLive } from "~app/stage/useLive";
+import { useHandle } from "~app/ui/useHandle";
 
 /** Names of the four corners and of the two ends of a scale, beside the view's own marks. */
 export const CORNERS = ["card 1", "card 2", "card 3", "card 4"] as const;
@@ -40,7 +42,7 @@ export function scaleOf({ points, scaleMm }: Pick<Marked, "points" | "scaleMm">)
 export function usePhotoMarks(context: StageContext, photo: Photo) {
   const { visit, limb, feet } = context;
   const wording = useWording();
-  const { save } = useEdits();
+  const { saveWith } = useEdits();
   const foot = feet[limb];
   const reading = foot.reading[photo.moment];
   const blank = footPlace("readings", visit, limb, photo.moment);
@@ -61,37 +63,24 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
     },
   };
   const label = `${wording.limb(limb)} ${photo.view} picture`;
-  const live = useLive<Marked>(stored, (was, now) => {
+  const live = useHandle<Marked>(stored, (now, flushSync) => {
     const edits: Edit[] = [];
-    if (!sameValue(was.points, now.points))
-      edits.push({
-        table: "photos",
-        id: photo.id,
-        path: ["points"],
-        was: was.points,
-        now: now.points,
-        label,
-      });
-    if (!sameValue(scaleOf(was), scaleOf(now)))
-      edits.push({
-        table: "photos",
-        id: photo.id,
-        path: ["scale"],
-        was: scaleOf(was),
-        now: scaleOf(now),
-        label,
-      });
-    for (const part of PARTS)
-      if (!sameValue(was.filled[part], now.filled[part]))
-        edits.push(
-          footEdit(blank, "readings", reading, {
-            path: [part],
-            was: was.filled[part],
-            now: now.filled[part],
-            label,
-          }),
-        );
-    return save(...edits);
+    if (!sameValue(stored.points, now.points))
+      edits.push(changeOf("photos", photo, ["points"], now.points as Photo["points"], label));
+    if (!sameValue(scaleOf(stored), scaleOf(now)))
+      edits.push(changeOf("photos", photo, ["scale"], scaleOf(now) as Photo["scale"], label));
+    const parts = PARTS.filter((part) => !sameValue(stored.filled[part], now.filled[part]));
+    if (reading)
+      edits.push(...parts.map((part) => changeOf("readings", reading, [part], now.filled[part], label)));
+    else if (parts.length > 0)
+      edits.push(
+        make(
+          "readings",
+          { ...blank, ...Object.fromEntries(parts.map((part) => [part, now.filled[part]])) } as Reading,
+          label,
+        ),
+      );
+    return edits.length > 0 ? saveWith(edits, [], flushSync) : undefined;
   });
   const read = (marked: Marked): Result<PhotoReading> | undefined => {
     const scale = scaleOf(marked);
@@ -130,5 +119,5 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
     const found = read({ ...live.value, points, filled: alone });
     return found?.ok ? found.value.filled.values : {};
   };
-  return { marked: live.value, reading: read(live.value), valuesOf, place, change, settle: live.settle };
+  return { marked: live.value, reading: read(live.value), valuesOf, place, change };
 }

@@ -1,4 +1,4 @@
-import { useDraftedFields } from "~app/ui/useDraftedFields";
+import { useFields } from "~app/ui/useField";
 import { ok } from "~core/result";
 import type { Edit } from "~core/record/edit";
 
@@ -11,7 +11,7 @@ interface FindNoteProps {
 
 /** A line about one find, kept letter by letter. */
 export function FindNote({ draftKey, stored, label, edit }: FindNoteProps) {
-  const { view, type, settle } = useDraftedFields({
+  const { view, type, settle } = useFields({
     note: {
       draftKey,
       stored,

@@ -5,9 +5,10 @@ import type { PlanningRecords } from "~app/data/planning";
 import { longDay } from "~app/ui/days";
 import { TypedField } from "~app/ui/TypedField";
 import { useEdits } from "~app/ui/useEdits";
+import { useSettings } from "~app/ui/useWording";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import { appointmentSchema, type Appointment } from "~core/record/appointment";
-import type { Edit } from "~core/record/edit";
+import { change, make } from "~core/record/change";
 import { settingsSchema } from "~core/record/settings";
 import { fail, ok, type Result } from "~core/result";
 import { BringIn } from "./BringIn";
@@ -16,25 +17,19 @@ import { placeInWords, readHours, readPlace, hoursInWords } from "~core/rounds/t
 const WEEK = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
 
 /** What a day has: where it begins, its hours, and time that is taken already. */
-export function DaysView({ settings, appointments, today }: PlanningRecords & { today: string }) {
-  const { settle, save } = useEdits();
-  const edit = (path: string[], was: unknown, now: unknown, label: string): Edit => ({
-    table: "settings",
-    id: "settings",
-    path: ["rounds", ...path],
-    was,
-    now,
-    label,
-  });
+export function DaysView({ appointments, today }: PlanningRecords & { today: string }) {
+  const { save } = useEdits();
+  const whole = useSettings();
+  const settings = whole.rounds;
   const number = (key: "speedKmh" | "stopMinutes", label: string, unit: string) => (
     <TypedField
       label={label}
       unit={unit}
       draftKey={`rounds/${key}`}
-      value={settings[key]}
+      stored={settings[key]}
       show={String}
       read={(text) => readSetting(key, text)}
-      onKeep={(value, draft) => void settle(edit([key], settings[key], value, label), draft)}
+      edit={(_, value) => change("settings", whole, ["rounds", key], value, label)}
     />
   );
   return (
@@ -47,10 +42,10 @@ export function DaysView({ settings, appointments, today }: PlanningRecords & { 
             unit="°"
             placeholder="54.33, -1.80"
             draftKey="rounds/home"
-            value={settings.home}
+            stored={settings.home}
             show={placeInWords}
             read={readPlace}
-            onKeep={(value, draft) => void settle(edit(["home"], settings.home, value, "home"), draft)}
+            edit={(_, value) => change("settings", whole, ["rounds", "home"], value, "home")}
           />
           {number("speedKmh", "Speed on the road", "km/h")}
           {number("stopMinutes", "Getting in and out at a yard", "min")}
@@ -64,7 +59,10 @@ export function DaysView({ settings, appointments, today }: PlanningRecords & { 
               needConfirm={false}
               value={dayjs(`2000-01-01T${settings.leaves}`)}
               onChange={(time: dayjs.Dayjs | null) => {
-                if (time) void save(edit(["leaves"], settings.leaves, time.format("HH:mm"), "leaves home"));
+                if (time)
+                  void save(
+                    change("settings", whole, ["rounds", "leaves"], time.format("HH:mm"), "leaves home"),
+                  );
               }}
             />
           </div>
@@ -79,14 +77,11 @@ export function DaysView({ settings, appointments, today }: PlanningRecords & { 
               label={name}
               unit="h"
               draftKey={`rounds/week.${index}`}
-              value={settings.week[index] ?? 0}
+              stored={settings.week[index] ?? 0}
               show={hoursInWords}
               read={readHours}
-              onKeep={(value, draft) =>
-                void settle(
-                  edit(["week", String(index)], settings.week[index], value, `hours of ${name}`),
-                  draft,
-                )
+              edit={(_, value) =>
+                change("settings", whole, ["rounds", "week", `${index}` as "0"], value, `hours of ${name}`)
               }
             />
           ))}
@@ -127,14 +122,7 @@ function Appointments({ appointments, today }: { appointments: Appointment[]; to
     }
     setIssue(undefined);
     setTyped({ ...typed, title: "" });
-    void save({
-      table: "appointments",
-      id,
-      path: [],
-      was: undefined,
-      now: read.data,
-      label: read.data.title,
-    });
+    void save(make("appointments", read.data, read.data.title));
   };
   const coming = appointments.filter(({ date }) => date >= today);
   return (

@@ -38,7 +38,7 @@ interface PlanProps extends PlanningRecords {
 
 /** The next fortnight: days as columns, yards in the order they are driven, horses moved by hand with what it costs. */
 export function PlanView({ rows, settings, appointments, today }: PlanProps) {
-  const { save, settleAll } = useEdits();
+  const { save } = useEdits();
   const plan = useMemo(
     () => planning(rows, settings, appointments, today, fortnightFrom(today)),
     [rows, settings, appointments, today],
@@ -58,7 +58,7 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
   );
   const keep = (next: Placed, label: string) => {
     const edits = placedEdits(plan, next, () => crypto.randomUUID(), label);
-    if (edits.length > 0) void settleAll(edits, []);
+    if (edits.length > 0) void save(...edits);
     drop();
   };
   const shown = laid.days.filter(

@@ -4,7 +4,6 @@ import type { PlanningRecords } from "~app/data/planning";
 import { useView } from "~app/ui/useView";
 import type { Call } from "~core/record/call";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
-import type { Reading } from "~core/foot/records/reading";
 import { CallsView } from "./CallsView";
 import { BoardView } from "./BoardView";
 import { HalfYear } from "./HalfYear";
@@ -15,9 +14,7 @@ import "./rounds.css";
 const VIEWS = { plan: "Plan", board: "Cycles", year: "Half a year", calls: "Calls", days: "Days" } as const;
 
 /** Who is due when, and days that work. */
-export function RoundsView(
-  props: PlanningRecords & { today: string; readings: Reading[]; calls: Call[]; shoes: ShoeRecord[] },
-) {
+export function RoundsView(props: PlanningRecords & { today: string; calls: Call[]; shoes: ShoeRecord[] }) {
   const { view, show } = useView<keyof typeof VIEWS>(VIEWS, "plan");
   const { rows, settings } = props;
   return (

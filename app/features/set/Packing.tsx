@@ -6,6 +6,7 @@ import { compoundMl, workingMinutes } from "~core/shoe/packing";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import { sentenceCase } from "~core/foot/wording";
 import { fail, ok, type Result } from "~core/result";
+import { useEdits } from "~app/ui/useEdits";
 import { TypedField } from "~app/ui/TypedField";
 import type { StageContext } from "~app/stage/stageContext";
 import type { Shoeing } from "~app/stage/useShoe";
@@ -24,9 +25,11 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
   const compound: NonNullable<ShoeRecord["compound"]> = record?.compound ?? USUAL;
   const minutes = workingMinutes(compound.minutesAt20, compound.celsius);
   const timer = useTimer(compound.mixedAt, minutes);
+  const { save } = useEdits();
   const setting = spec.packing === "setting compound";
-  const put = (parts: Partial<typeof compound>) =>
-    void shoeing.keepAt(["compound"], { ...compound, ...parts }, "setting compound");
+  const editOf = (parts: Partial<typeof compound>) =>
+    shoeing.editAt(["compound"], { ...compound, ...parts }, "setting compound");
+  const put = (parts: Partial<typeof compound>) => void save(editOf(parts));
   const inner = roundTheToe(bench.fit.inner);
   return (
     <section className="packing" aria-label="Pad and packing">
@@ -56,19 +59,19 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
               label="Works for, at 20 °C"
               unit="min"
               draftKey={`${context.visit.id}.${context.limb}.set.minutes`}
-              value={compound.minutesAt20}
+              stored={compound.minutesAt20}
               show={String}
               read={numberWithin(0.5, 240, "min")}
-              onKeep={(minutesAt20) => put({ minutesAt20 })}
+              edit={(_, minutesAt20) => editOf({ minutesAt20: minutesAt20 ?? compound.minutesAt20 })}
             />
             <TypedField
               label="It is now"
               unit="°C"
               draftKey={`${context.visit.id}.${context.limb}.set.celsius`}
-              value={compound.celsius}
+              stored={compound.celsius}
               show={String}
               read={numberWithin(-30, 50, "°C")}
-              onKeep={(celsius) => put({ celsius })}
+              edit={(_, celsius) => editOf({ celsius: celsius ?? compound.celsius })}
             />
             <p className="compound-time">
               <b>{inMinutes(minutes * 60)}</b>{" "}

@@ -1,7 +1,7 @@
 import { Segmented } from "antd";
 import { useId } from "react";
 import { Link } from "react-router";
-import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { CAP_WEEKS, HORSE_USES, type HorseUse } from "~core/constants/due";
 import { workInWords } from "~core/cycle/dueWords";
@@ -127,7 +127,7 @@ function DueSettings({ settings }: { settings: Settings }) {
     const wrong = check(value);
     return wrong === undefined ? ok(value) : fail("range", "", wrong);
   };
-  const limit = (name: LimitName): DraftedField<number> => ({
+  const limit = (name: LimitName): Field<number> => ({
     draftKey: `settings/${name}`,
     stored: settings[name],
     show: String,
@@ -145,7 +145,7 @@ function DueSettings({ settings }: { settings: Settings }) {
       label: LIMITS[name].label,
     }),
   });
-  const cap = (use: HorseUse): DraftedField<number> => ({
+  const cap = (use: HorseUse): Field<number> => ({
     draftKey: `settings/${use}`,
     stored: settings.capWeeks[use],
     show: String,
@@ -163,8 +163,8 @@ function DueSettings({ settings }: { settings: Settings }) {
   const fields = Object.fromEntries([
     ...(Object.keys(LIMITS) as LimitName[]).map((name) => [name, limit(name)]),
     ...HORSE_USES.map((use) => [use, cap(use)]),
-  ]) as Record<FieldName, DraftedField<number>>;
-  const lane = useDraftedFields<FieldName, number>(fields);
+  ]) as Record<FieldName, Field<number>>;
+  const lane = useFields<FieldName, number>(fields);
   return (
     <section aria-label="When a foot is due" className="due-settings">
       <h2>When a foot is due</h2>
@@ -196,7 +196,7 @@ interface SettingNumberProps {
   name: FieldName;
   label: string;
   hint: string;
-  lane: ReturnType<typeof useDraftedFields<FieldName, number>>;
+  lane: ReturnType<typeof useFields<FieldName, number>>;
 }
 
 function SettingNumber({ name, label, hint, lane }: SettingNumberProps) {

@@ -125,7 +125,7 @@ export function BreakoverPanel({ context, shoeing }: ShoeViewProps) {
 /** The level line: found by tipping the hanging foot until a level on it reads true. */
 function LevelLine({ context, shoeing }: Pick<ShoeViewProps, "context" | "shoeing">) {
   const wording = useWording();
-  const { draft, change } = shoeing;
+  const { draft, editsOf } = shoeing;
   const read = (text: string): Result<number | undefined> => {
     if (text.trim() === "") return ok(undefined);
     const angle = parseAngle(text);
@@ -138,10 +138,10 @@ function LevelLine({ context, shoeing }: Pick<ShoeViewProps, "context" | "shoein
       unit={`° to ${wording.side("lateral")}`}
       placeholder="none"
       draftKey={`${context.visit.id}.${context.limb}.shoe.levelLine`}
-      value={draft.breakover.levelLine}
-      show={(value) => (value === undefined ? "" : String(value))}
+      stored={draft.breakover.levelLine}
+      show={String}
       read={read}
-      onKeep={(levelLine, key) => change((now) => ({ breakover: { ...now.breakover, levelLine } }), key)}
+      edit={(_, levelLine) => editsOf((now) => ({ breakover: { ...now.breakover, levelLine } }))}
     />
   );
 }

@@ -38,11 +38,11 @@ export function Checks({ context, shoeing }: ShoeViewProps) {
                 hint="One line of why"
                 draftKey={`${context.visit.id}.${context.limb}.shoe.kept.${check.id}`}
                 stored={draft.kept[check.id] ?? ""}
-                onKeep={(why, key) =>
-                  shoeing.change((now) => {
+                edit={(why) =>
+                  shoeing.editsOf((now) => {
                     const { [check.id]: _gone, ...rest } = now.kept;
                     return { kept: why === "" ? rest : { ...rest, [check.id]: why } };
-                  }, key)
+                  })
                 }
               />
             )}

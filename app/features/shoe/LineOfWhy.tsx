@@ -1,24 +1,25 @@
 import { useId } from "react";
 import { ok } from "~core/result";
-import { useTyped } from "~app/ui/useTyped";
+import { useField } from "~app/ui/useField";
+import type { Edit } from "~core/record/edit";
 
 interface LineOfWhyProps {
   label: string;
   hint: string;
   draftKey: string;
   stored: string;
-  onKeep: (text: string, draftKey: string) => void;
+  edit: (text: string) => readonly Edit[];
 }
 
 /** One line that says why something stands as it is. */
-export function LineOfWhy({ label, hint, draftKey, stored, onKeep }: LineOfWhyProps) {
+export function LineOfWhy({ label, hint, draftKey, stored, edit }: LineOfWhyProps) {
   const id = useId();
-  const { text, type, settle } = useTyped({
+  const { text, type, settle } = useField<string>({
     draftKey,
-    value: stored,
+    stored,
     show: (value) => value,
     read: (typed) => ok(typed.trim()),
-    onKeep,
+    edit: (_, now) => edit(now ?? ""),
   });
   return (
     <div className="line-of-why">

@@ -10,8 +10,10 @@ const CYCLES = [1, 2, 3, 4, 6];
 export function RaiseFields({ context, shoeing }: Pick<ShoeViewProps, "context" | "shoeing">) {
   const wording = useWording();
   const { raise } = shoeing.spec;
-  const put = (parts: Partial<Raise>, draft?: string) =>
-    shoeing.put({ raise: { degrees: 2, cycles: 2, exit: "", ...raise, ...parts } }, draft);
+  const raised = (parts: Partial<Raise>) => ({
+    raise: { degrees: 2, cycles: 2, exit: "", ...raise, ...parts },
+  });
+  const put = (parts: Partial<Raise>) => shoeing.put(raised(parts));
   return (
     <div className="raise-fields">
       <label className="spec-field">
@@ -51,7 +53,7 @@ export function RaiseFields({ context, shoeing }: Pick<ShoeViewProps, "context" 
             hint="Heel angle within 5° of the wall, then level"
             draftKey={`${context.visit.id}.${context.limb}.shoe.exit`}
             stored={raise.exit}
-            onKeep={(exit, draft) => put({ exit }, draft)}
+            edit={(exit) => shoeing.specEdits(raised({ exit }))}
           />
         </>
       )}

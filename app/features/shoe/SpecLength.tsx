@@ -1,6 +1,7 @@
 import { useWording } from "~app/ui/useWording";
 import { specificationSchema } from "~core/shoe/shoeRecord";
 import type { SpecField } from "~core/shoe/specification";
+import type { Edit } from "~core/record/edit";
 import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
 import { cutInField } from "~app/stage/cutText";
@@ -11,11 +12,11 @@ interface SpecLengthProps {
   field: SpecField;
   draftKey: string;
   mm: number;
-  onKeep: (mm: number, draftKey: string) => void;
+  edit: (mm: number) => readonly Edit[];
 }
 
 /** A length of the specification: typed in millimetres or fractions, refused at its place, kept as it was typed. */
-export function SpecLength({ label, field, draftKey, mm, onKeep }: SpecLengthProps) {
+export function SpecLength({ label, field, draftKey, mm, edit }: SpecLengthProps) {
   const wording = useWording();
   const read = (text: string): Result<number> => {
     // A branch can be short of its support: a minus before any length.
@@ -33,10 +34,10 @@ export function SpecLength({ label, field, draftKey, mm, onKeep }: SpecLengthPro
       label={label}
       unit={wording.unit}
       draftKey={draftKey}
-      value={mm}
+      stored={mm}
       show={(value) => `${value < 0 ? "−" : ""}${cutInField(Math.abs(value), wording)}`}
       read={read}
-      onKeep={onKeep}
+      edit={(_, now) => edit(now ?? mm)}
     />
   );
 }

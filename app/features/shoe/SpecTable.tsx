@@ -142,7 +142,7 @@ export function SpecTable(props: SpecTableProps) {
           hint="One line, kept with the shoe"
           draftKey={`${context.visit.id}.${limb}.shoe.because`}
           stored={draft.because}
-          onKeep={(because, draft) => shoeing.change(() => ({ because }), draft)}
+          edit={(because) => shoeing.editsOf(() => ({ because }))}
         />
       )}
       <label className="spec-alike">
@@ -233,7 +233,7 @@ function SpecInput({ name, label, context, shoeing }: { name: SpecField; label: 
       draftKey={`${context.visit.id}.${context.limb}.shoe.${name}`}
       mm={spec[name] as number}
       field={name}
-      onKeep={(mm, draft) => put({ [name]: mm }, draft)}
+      edit={(mm) => shoeing.specEdits({ [name]: mm })}
     />
   );
 }

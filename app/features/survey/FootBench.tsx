@@ -39,7 +39,7 @@ import { MarksEntry } from "./MarksEntry";
 import { useCalliper } from "./useCalliper";
 import { useLane } from "./useLane";
 import { PlannedDone } from "./PlannedDone";
-import { useLive } from "~app/stage/useLive";
+import { useHandle } from "~app/ui/useHandle";
 import { WallsEntry } from "./WallsEntry";
 import { WayTabs, wayOf } from "./WayTabs";
 import "./bench.css";
@@ -57,7 +57,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
   const way = wayOf(search.get("way"));
   const wording = useWording();
   const settings = useSettings();
-  const { save } = useEdits();
+  const { saveWith } = useEdits();
   const [second, setSecond] = useState<FrontLens | undefined>(undefined);
   const [selected, setSelected] = useState<SurveyMark | undefined>(undefined);
   const foot = feet[limb];
@@ -69,15 +69,10 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
   const lane = useLane(context, moment, compared);
   const calliper = useCalliper(context, moment, stored?.sole ?? {}, lastSole);
   const blank = footPlace("readings", visit, limb, moment);
-  const live = useLive<SoleRecord>(stored?.sole ?? {}, (was, now) =>
-    save(
-      footEdit(blank, "readings", stored, {
-        path: ["sole"],
-        was,
-        now,
-        label: `${wording.limb(limb)} sole marks`,
-      }),
-    ),
+  const soleEdit = (now: SoleRecord) =>
+    footEdit(blank, "readings", stored, { path: ["sole"], now, label: `${wording.limb(limb)} sole marks` });
+  const live = useHandle<SoleRecord>(stored?.sole ?? {}, (now, flushSync) =>
+    saveWith([soleEdit(now)], [], flushSync),
   );
   const sole = live.held ? live.value : calliper.sole;
 
@@ -250,10 +245,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
             setSelected(mark);
             document.querySelector<SVGElement>(`[data-mark="${mark}"]`)?.focus();
           }}
-          onClear={(mark) => {
-            live.move((now) => withValueAt(now, [mark], undefined), false);
-            live.settle();
-          }}
+          onClear={(mark) => live.move((now) => withValueAt(now, [mark], undefined), true)}
         />
       )}
       {way === "photo" && photographs(drawn)}

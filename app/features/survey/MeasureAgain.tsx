@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
+import { useDraftText } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { pairsOf, type Pair } from "~core/foot/records/pairs";
@@ -42,22 +42,17 @@ export function MeasureAgain({
 }: AgainProps) {
   const settings = useSettings();
   const wording = useWording();
-  const { settle } = useEdits();
+  const { saveWith } = useEdits();
   const lane = useRef<HTMLDivElement>(null);
   useEffect(() => {
     lane.current?.scrollIntoView({ block: "center" });
   }, []);
   const draftKey = `${place}.again.${measure}`;
-  const [text, setText] = useState(() => draftAt(draftKey) ?? "");
+  const { text, type: typeDraft, forget } = useDraftText(draftKey);
   const [issue, setIssue] = useState<Issue>();
   const type = (next: string) => {
-    void keepDraft(draftKey, next);
-    setText(next);
+    typeDraft(next);
     setIssue(undefined);
-  };
-  const forget = () => {
-    void dropDraft(draftKey);
-    setText("");
   };
   const pad = usePad({ view: () => ({ text, typed: true }), type: (_, next) => type(next), forget }, "again");
   /** The number that was typed; false where it cannot be read. */
@@ -70,7 +65,7 @@ export function MeasureAgain({
     const again = typed();
     if (again === undefined || again === false) return;
     const edit = pairEdit(settings, [{ date, measure, a: first, b: again }], `${name}, again`);
-    void settle(edit, draftKey);
+    void saveWith([edit], [draftKey]);
     const apart = `${show(Math.abs(again - first))}${kind === "angle" ? "°" : ` ${wording.unit}`} apart`;
     onDone(`${name}: ${apart}. ${pairsSaid(edit.now, kind, pairsOf(edit.now, kind).length)}`);
   };

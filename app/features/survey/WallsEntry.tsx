@@ -1,6 +1,6 @@
 import { Segmented } from "antd";
 import { useId } from "react";
-import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useFields, type Field } from "~app/ui/useField";
 import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
@@ -45,7 +45,7 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
     stored: number | undefined,
     name: string,
     [least, most]: readonly [number, number],
-  ): DraftedField<number> => ({
+  ): Field<number> => ({
     draftKey: `${blank.id}.${path.join(".")}`,
     stored,
     show: (mm) => lengthInField(mm, wording, mm % 1 === 0 ? 0 : 1),
@@ -63,7 +63,7 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
     },
     edit: (was, now) => footEdit(blank, "readings", existing, { path, was, now, label: name.toLowerCase() }),
   });
-  const fields: Record<string, DraftedField<number>> = {
+  const fields: Record<string, Field<number>> = {
     sulcus: field(["sulcusDepthMm"], existing?.sulcusDepthMm, "Sulcus depth", SULCUS_LIVING),
   };
   for (const place of WALL_PLACES)
@@ -78,7 +78,7 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
     fields[`ring.${id}.toe`] = { ...field(["rings", id, "toeMm"], ring.toeMm, "Ring at the toe", [0, 250]) };
     fields[`ring.${id}.heel`] = field(["rings", id, "heelMm"], ring.heelMm, "Ring at the heel", [0, 250]);
   }
-  const { view, type, settle } = useDraftedFields(fields);
+  const { view, type, settle } = useFields(fields);
   const issue = Object.keys(fields).flatMap((name) => view(name).issue ?? [])[0];
   const input = (name: string, label: string) => {
     const { text, typed, issue: wrong } = view(name);

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import type { Measured } from "~core/foot/measures";
@@ -41,7 +41,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
   const blank = footPlace("readings", visit, limb, moment);
   const existing = feet[limb].reading[moment];
   const fields = Object.fromEntries(
-    CALLIPER_LENGTHS.map((one): [string, DraftedField<Measured>] => [
+    CALLIPER_LENGTHS.map((one): [string, Field<Measured>] => [
       one.id,
       {
         draftKey: `${blank.id}.sole.${one.id}`,
@@ -67,7 +67,7 @@ export function useCalliper(context: StageContext, moment: Moment, stored: SoleR
       },
     ]),
   );
-  const { view, type, settle, forget } = useDraftedFields(fields);
+  const { view, type, settle, forget } = useFields(fields);
   const pad = usePad({ view, type, forget }, active);
   let sole = stored;
   for (const one of CALLIPER_LENGTHS) {

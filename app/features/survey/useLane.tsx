@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { readAxis } from "~core/foot/axis";
@@ -42,7 +42,7 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
     footEdit(blank, "readings", foot.reading[moment], { path, was, now, label });
 
   const fields = Object.fromEntries(
-    MEASURES.map((measure): [Measure, DraftedField<Measured>] => [
+    MEASURES.map((measure): [Measure, Field<Measured>] => [
       measure,
       {
         draftKey: `${blank.id}.${measure}`,
@@ -58,8 +58,8 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
           ),
       },
     ]),
-  ) as Record<Measure, DraftedField<Measured>>;
-  const drafted = useDraftedFields(fields);
+  ) as Record<Measure, Field<Measured>>;
+  const drafted = useFields(fields);
   const { view, type, settle, forget } = drafted;
 
   const values: FootValues = {};

@@ -55,7 +55,11 @@ export function CutRows({ bench }: { bench: Bench }) {
                 max={top}
                 step={0.5}
                 value={cuts[cut]}
-                onChange={(event) => move(cut, Number(event.target.value), true)}
+                onChange={(event) => move(cut, Number(event.target.value), false)}
+                // The browser's own change comes when the slider is let go, or moved by a key.
+                ref={(slider) => {
+                  if (slider) slider.onchange = () => move(cut, Number(slider.value), true);
+                }}
               />
             </div>
             <span className="cut-number">

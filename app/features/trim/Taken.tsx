@@ -1,6 +1,6 @@
 import { useId } from "react";
 import { Fractions } from "~app/ui/Fractions";
-import { useDraftedFields, type DraftedField } from "~app/ui/useDraftedFields";
+import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { footEdit } from "~core/record/footRecords";
@@ -19,7 +19,7 @@ export function Taken({ bench, cut }: { bench: Bench; cut: CutName }) {
   const stored = trim?.cuts[cut];
   const edit = (was: number | undefined, now: number | undefined) =>
     footEdit(blank, "trims", trim, { path: ["cuts", cut], was, now, label: `taken at the ${name}` });
-  const fields: Record<"mm" | "seen", DraftedField<number | string>> = {
+  const fields: Record<"mm" | "seen", Field<number | string>> = {
     mm: {
       draftKey: `${blank.id}.${cut}`,
       stored,
@@ -36,7 +36,7 @@ export function Taken({ bench, cut }: { bench: Bench; cut: CutName }) {
         footEdit(blank, "trims", trim, { path: ["past", cut], was, now, label: `seen at the ${name}` }),
     },
   };
-  const { view, type, settle } = useDraftedFields(fields);
+  const { view, type, settle } = useFields(fields);
   const { text, issue, value } = view("mm");
   const mm = typeof value === "number" ? value : undefined;
   const limit = plan && missing.length === 0 ? plan.limits.most[cut] : undefined;

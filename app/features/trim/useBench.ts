@@ -1,7 +1,8 @@
-import { useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import type { FrontLens } from "~core/foot/lens";
+import { sameValue } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import { CUTS, type AgreedPlan, type CutName, type Trim } from "~core/trim/trimRecord";
 import { agreedPlan } from "~core/trim/agreed";
@@ -9,7 +10,7 @@ import { NO_CUT, type Cuts } from "~core/foot/parametric/predict";
 import { visitPlan, type VisitPlan } from "~core/visit/visitPlan";
 import { cutFoot } from "~core/foot/parametric/cut";
 import type { StageContext } from "~app/stage/stageContext";
-import { useLive } from "~app/stage/useLive";
+import { useHandle } from "~app/ui/useHandle";
 
 /**
  * The plan of this foot by its own lenses and by a second one, if there is one; worked out anew only when its records,
@@ -40,29 +41,32 @@ function usePlans(context: StageContext, second: FrontLens | undefined) {
 export function useBench(context: StageContext) {
   const { visit, limb, feet } = context;
   const wording = useWording();
-  const { save, settle } = useEdits();
-  const typedDraft = useRef<string | undefined>(undefined);
+  const { save, saveWith } = useEdits();
   const [second, setSecond] = useState<FrontLens | undefined>(undefined);
   const { own, other } = usePlans(context, second);
   const blank = footPlace("trims", visit, limb, "before");
   const { trim } = feet[limb];
   const label = `${wording.limb(limb)} plan`;
-  const planEdit = (was: AgreedPlan | undefined, now: AgreedPlan | undefined) =>
-    footEdit(blank, "trims", trim, { path: ["plan"], was, now, label });
-  const live = useLive<AgreedPlan | undefined>(trim?.plan, (was, now) => {
-    const draft = typedDraft.current;
-    typedDraft.current = undefined;
-    return draft === undefined ? save(planEdit(was, now)) : settle(planEdit(was, now), draft);
-  });
-  const record: Trim | undefined = trim ?? (live.value && { ...(blank as Trim), plan: live.value });
+  const planEdit = (now: AgreedPlan | undefined) =>
+    footEdit(blank, "trims", trim, { path: ["plan"], now, label });
+  const handle = useHandle<AgreedPlan | undefined>(trim?.plan, (now, flushSync) =>
+    sameValue(now, trim?.plan) ? undefined : saveWith([planEdit(now)], [], flushSync),
+  );
+  const standing = handle.value;
+  const record: Trim | undefined = trim ?? (standing && { ...(blank as Trim), plan: standing });
   const plan = own.plan.ok ? own.plan.value : undefined;
   const cutsOf = (kept: AgreedPlan | undefined): Cuts => kept?.cuts ?? plan?.handCuts ?? NO_CUT;
-  const cuts = cutsOf(live.value);
+  const cuts = cutsOf(standing);
   const { question } = own.asked;
   const planWith = (next: Cuts, agreed: boolean): AgreedPlan | undefined => {
     const same = plan !== undefined && CUTS.every((cut) => next[cut] === plan.handCuts[cut]);
     const made = agreedPlan(own.facts.drawn, question, next, same ? "lenses" : "hand", agreed);
     return made.ok ? made.value : undefined;
+  };
+  const withCut = (now: AgreedPlan | undefined, cut: CutName, mm: number) =>
+    planWith({ ...cutsOf(now), [cut]: mm }, now?.agreed ?? false);
+  const keepPlan = (next: AgreedPlan | undefined) => {
+    if (next && !sameValue(next, trim?.plan)) void save(planEdit(next));
   };
   const done = cutFoot(own.facts.drawn, cuts);
   return {
@@ -73,37 +77,24 @@ export function useBench(context: StageContext) {
     setSecond,
     cuts,
     /** The plan that is kept, by hand or agreed; none while the lenses' own plan stands. */
-    kept: live.value,
+    kept: standing,
     /** True while the hand has moved a cut away from the lenses' plan. */
-    byHand: live.value?.by === "hand",
+    byHand: standing?.by === "hand",
     done,
     /** The record as it is stored, or as it was just sent: what the next edit starts from. */
     trim: record,
     blank,
-    /** Moves one cut; kept when it comes to rest. */
+    /** Moves one cut; kept when it is let go. */
     move: (cut: CutName, mm: number, rest: boolean) =>
-      live.move(
-        (now) => planWith({ ...cutsOf(now), [cut]: Math.max(0, mm) }, now?.agreed ?? false) ?? now,
-        rest,
-      ),
-    /** A typed cut is kept at once, and its draft is dropped in the same breath. */
-    put: (cut: CutName, mm: number, draft: string) => {
-      typedDraft.current = draft;
-      live.move((now) => planWith({ ...cutsOf(now), [cut]: mm }, now?.agreed ?? false) ?? now, false);
-      live.settle();
-    },
+      handle.move((now) => withCut(now, cut, Math.max(0, mm)) ?? now, rest),
+    /** The edit of a typed cut. */
+    cutEdit: (cut: CutName, mm: number) => planEdit(withCut(standing, cut, mm) ?? standing),
     /** All four at once: level down, or the other lens's plan. */
-    moveAll: (next: Cuts) => {
-      live.move((now) => planWith(next, now?.agreed ?? false) ?? now, false);
-      live.settle();
-    },
+    moveAll: (next: Cuts) => keepPlan(planWith(next, standing?.agreed ?? false)),
     /** The lenses' plan again. */
-    reset: () => void save(planEdit(live.value, undefined)),
+    reset: () => void save(planEdit(undefined)),
     /** The cuts as they stand become the plan that the sheet is worked from. */
-    agree: () => {
-      live.move(() => planWith(cuts, true), false);
-      live.settle();
-    },
+    agree: () => keepPlan(planWith(cuts, true)),
   };
 }
 export type Bench = ReturnType<typeof useBench>;

@@ -1,6 +1,6 @@
 import { Button } from "antd";
 import { useState } from "react";
-import { useDraftedFields } from "~app/ui/useDraftedFields";
+import { useFields } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { openFlags, RED_FLAG_ADVICE, RED_FLAGS, type RedFlag } from "~core/caution/redFlags";
 import type { Visit } from "~core/record/visit";
@@ -29,7 +29,7 @@ function FlagAnswer({ visit, flag }: { visit: Visit; flag: RedFlag }) {
   const { save } = useEdits();
   const [asked, setAsked] = useState(false);
   const raised = visit.flags[flag];
-  const { view, type, settle } = useDraftedFields({
+  const { view, type, settle } = useFields({
     because: {
       draftKey: `${visit.id}/flags/${flag}`,
       stored: raised?.because ?? "",

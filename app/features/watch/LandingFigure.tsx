@@ -8,14 +8,13 @@ import { soleFigure } from "~core/foot/parametric/figure";
 import { sizeFactor } from "~core/foot/parametric/parameters";
 import { distance, type Vector } from "~core/geometry/vector";
 import { useWording } from "~app/ui/useWording";
-import { useLive } from "~app/stage/useLive";
 
 interface LandingFigureProps {
   limb: Limb;
   watching: Watching | undefined;
   name: string;
   /** Keeps what was tapped or dragged; `was` is what it started from. */
-  onKeep: (was: Seen, now: Seen) => Promise<unknown>;
+  onKeep: (was: Seen, now: Seen) => unknown;
 }
 
 /** What this figure is for. */
@@ -48,11 +47,11 @@ export function LandingFigure({ limb, watching, name, onKeep }: LandingFigurePro
   const lateral = lateralOnScreen(limb, "above");
   const at = ([x, y]: Vector): Vector => [lateral * x, -y];
   const back = ([x, y]: Vector): Vector => [lateral * x, -y];
-  const live = useLive<Seen>({ lands: watching?.lands, leaves: watching?.leaves }, onKeep);
-  const { lands } = live.value;
-  const leaves = drag ? leavingOf(drag) : live.value.leaves;
-  const onLands = (to: Vector) => live.move((now) => ({ ...now, lands: to }), true);
-  const onLeaves = (deg: number) => live.move((now) => ({ ...now, leaves: deg }), true);
+  const seen: Seen = { lands: watching?.lands, leaves: watching?.leaves };
+  const { lands } = seen;
+  const leaves = drag ? leavingOf(drag) : seen.leaves;
+  const onLands = (to: Vector) => onKeep(seen, { ...seen, lands: to });
+  const onLeaves = (deg: number) => onKeep(seen, { ...seen, leaves: deg });
   const said = [
     lands &&
       `lands ${wording.inOwnWords(landingOf(lands).word)}${landingOf(lands).word === "flat" ? "" : " first"}`,

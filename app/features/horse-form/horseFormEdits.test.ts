@@ -1,10 +1,12 @@
 import { afterAll, beforeEach, describe, expect, test } from "@jest/globals";
-import { undoLast } from "~app/data/edits";
-import { readGone, readRoster } from "~app/data/queries";
+import { saveEdits, undoLast } from "~app/data/edits";
+import { goneOf, readRosterRecords, rosterOf } from "~app/data/queries";
 import { session } from "~app/data/session";
 import type { Horse } from "~core/record/horse";
 import { blankVisit } from "~core/record/visit";
-import { NEW_YARD, saveHorseForm, type HorseFormValues } from "./saveHorseForm";
+import type { Yard } from "~core/record/yard";
+import { ok, type Result } from "~core/result";
+import { horseFormEdits, NEW_YARD, type HorseFormValues } from "./horseFormEdits";
 
 const form = (
   horse: Partial<Horse> = {},
@@ -14,6 +16,20 @@ const form = (
   yardId: NEW_YARD,
   yard,
 });
+const TODAY = "2026-11-23";
+/** The form kept over what stood there when it was opened: the horse's id, or what is wrong. */
+async function saveHorseForm(
+  values: HorseFormValues,
+  horse: Horse | undefined,
+  yard: Yard | undefined,
+): Promise<Result<string> & { saved?: string }> {
+  const ids = { horse: crypto.randomUUID(), yard: crypto.randomUUID() };
+  const planned = await session.db.visits.filter(({ status }) => status === "planned").toArray();
+  const edits = horseFormEdits(values, { horse, yard, planned, ids }, TODAY);
+  if (!edits.ok) return edits;
+  const saved = await saveEdits(edits.value);
+  return { ...ok(horse?.id ?? ids.horse), saved: saved.kind };
+}
 const paths = async (values: HorseFormValues) => {
   const saved = await saveHorseForm(values, undefined, undefined);
   return saved.ok ? [] : saved.issues.map(({ path }) => path);
@@ -25,7 +41,7 @@ beforeEach(async () => {
 });
 afterAll(() => session.close());
 
-describe("saveHorseForm", () => {
+describe("horseFormEdits", () => {
   test("keeps a new horse and its new yard together", async () => {
     const saved = await saveHorseForm(form({}, { name: "Home field", person: "Jory" }), undefined, undefined);
     const horse = await session.db.horses.get(saved.ok ? saved.value : "");
@@ -73,7 +89,8 @@ describe("saveHorseForm", () => {
     const gone = (await session.db.horses.get(was.id))!;
     expect(gone.left).toEqual({ on: expect.stringMatching(/^\d{4}-\d\d-\d\d$/), why: "moved away" });
     expect((await session.db.visits.toArray()).map(({ id }) => id)).toEqual(["done"]);
-    expect([(await readRoster()).rows.length, (await readGone()).map(({ id }) => id)]).toEqual([0, [was.id]]);
+    const records = await readRosterRecords(TODAY);
+    expect([rosterOf(records).length, goneOf(records.horses).map(({ id }) => id)]).toEqual([0, [was.id]]);
 
     await undoLast();
     expect((await session.db.visits.toArray()).map(({ id }) => id).sort()).toEqual(["coming", "done"]);
@@ -145,12 +162,35 @@ describe("saveHorseForm", () => {
     });
   });
 
-  test("a horse that another tab has changed meanwhile is not run over", async () => {
+  test("only what the form changed is changed: another tab’s other field stays, the same field is asked about", async () => {
     const made = await saveHorseForm(form(), undefined, undefined);
-    const was = (await session.db.horses.get(made.ok ? made.value : ""))!;
-    await session.db.horses.update(was.id, { notes: "from the other tab" });
-    const saved = await saveHorseForm({ ...form({ name: "Mine" }), yardId: was.yardId }, was, undefined);
-    expect(!saved.ok && saved.issues[0]?.code).toBe("conflict");
-    expect((await session.db.horses.get(was.id))?.notes).toBe("from the other tab");
+    const opened = (await session.db.horses.get(made.ok ? made.value : ""))!;
+    await session.db.horses.update(opened.id, { notes: "from the other tab" });
+    const other = await saveHorseForm(
+      { ...form({ name: "Mine" }), yardId: opened.yardId },
+      opened,
+      undefined,
+    );
+    expect(other.saved).toBe("saved");
+    expect(await session.db.horses.get(opened.id)).toMatchObject({
+      name: "Mine",
+      notes: "from the other tab",
+    });
+    const same = await saveHorseForm(
+      { ...form({ name: "Again" }), yardId: opened.yardId },
+      opened,
+      undefined,
+    );
+    expect(same.saved).toBe("conflict");
+    expect((await session.db.horses.get(opened.id))?.name).toBe("Mine");
+  });
+
+  test("a yard’s access note, opened through two horses’ forms, is not undone by the second", async () => {
+    const made = await saveHorseForm(form(), undefined, undefined);
+    const horse = (await session.db.horses.get(made.ok ? made.value : ""))!;
+    const yard = (await session.db.yards.get(horse.yardId))!;
+    await session.db.yards.update(yard.id, { access: "Code 4711" });
+    await saveHorseForm({ ...form(horse, { ...yard, phone: "0100" }), yardId: yard.id }, horse, yard);
+    expect(await session.db.yards.get(yard.id)).toMatchObject({ access: "Code 4711", phone: "0100" });
   });
 });
