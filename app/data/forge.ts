@@ -18,7 +18,9 @@ export interface ForgeFoot {
 /** What the forge reads: the foot if there is one, what lies on the anvil, the log, and the steel. */
 export interface ForgeRecords {
   foot?: ForgeFoot;
-  forging?: Forging;
+  /** What lies on the anvil; made by the first change to it. */
+  forging: Forging | undefined;
+  forgingId: string;
   forged: Forged[];
   steel: Steel[];
 }
@@ -30,12 +32,13 @@ export async function readForge(
   const { db } = session;
   const foot = of && (await readFoot(of));
   if (of && !foot) return undefined;
+  const id = of ? forgingId(of.visitId, of.limb) : ON_THE_ANVIL;
   const [forging, forged, steel] = await Promise.all([
-    db.forgings.get(of ? forgingId(of.visitId, of.limb) : ON_THE_ANVIL),
+    db.forgings.get(id),
     db.forged.toArray(),
     db.steel.toArray(),
   ]);
-  return { ...(foot && { foot }), ...(forging && { forging }), forged, steel };
+  return { ...(foot && { foot }), forging, forgingId: id, forged, steel };
 }
 
 async function readFoot({ visitId, limb }: { visitId: string; limb: Limb }): Promise<ForgeFoot | undefined> {

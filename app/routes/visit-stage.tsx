@@ -10,6 +10,7 @@ import { SignOffStage } from "~app/features/sign-off/SignOffStage";
 import { FootBench } from "~app/features/survey/FootBench";
 import { TrimStage } from "~app/features/trim/TrimStage";
 import { WatchStage } from "~app/features/watch/WatchStage";
+import { RouteTrouble } from "~app/ui/RouteTrouble";
 import type { StageContext } from "~app/stage/stageContext";
 import { STAGES, type Stage } from "~core/constants/stages";
 import type { Moment } from "~core/foot/records/reading";
@@ -46,6 +47,9 @@ export default function VisitStageRoute() {
       return <SignOffStage {...context} />;
   }
 }
+
+/** One stage that fails leaves the visit around it. */
+export const ErrorBoundary = RouteTrouble;
 
 /** The foot bench, or one of its photographs where the address names it. */
 function Measure({ context, moment }: { context: StageContext; moment: Moment }) {

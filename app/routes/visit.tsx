@@ -1,8 +1,10 @@
-import { data } from "react-router";
+import { data, useOutletContext } from "react-router";
 import { loadDrafts } from "~app/data/drafts";
 import { HORSE_TABLES, readHorseFile, visitById } from "~app/data/queries";
 import { VisitShell } from "~app/features/visit/VisitShell";
 import { todayHere } from "~app/ui/days";
+import { Frame } from "~app/ui/Frame";
+import { RouteTrouble } from "~app/ui/RouteTrouble";
 import { readsOnly } from "~app/ui/readsOnly";
 import { useRecords } from "~app/ui/useRecords";
 import type { Route } from "./+types/visit";
@@ -21,4 +23,16 @@ export default function VisitRoute({ loaderData }: Route.ComponentProps) {
   const file = useRecords(loaderData.file);
   const visit = file.visits.find(({ id }) => id === loaderData.visit.id) ?? loaderData.visit;
   return <VisitShell visit={visit} file={file} today={loaderData.today} />;
+}
+
+/** No such visit, or one that cannot be shown: the application’s frame around it. */
+export function ErrorBoundary() {
+  const { find } = useOutletContext<{ find: () => void }>();
+  return (
+    <Frame onFind={find}>
+      <div className="page">
+        <RouteTrouble />
+      </div>
+    </Frame>
+  );
 }

@@ -11,6 +11,10 @@ export interface StageContext {
   today: string;
   stage: Stage;
   limb: Limb;
+  /** The day’s order of feet: a sore one first. */
+  order: readonly Limb[];
+  /** The foot after this one in that order; none after the last. */
+  nextFoot: Limb | undefined;
   feet: Record<Limb, VisitFoot>;
   /** Toe growth of each foot, mm a day, as its own history says. */
   growth: Partial<Record<Limb, number>>;

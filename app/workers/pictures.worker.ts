@@ -21,6 +21,8 @@ export interface ReadyPicture {
 }
 
 const QUALITY = 0.88;
+/** Narrower than this, as it would be kept, a picture shows no foot. */
+const LEAST_EDGE_PX = 100;
 /** A picture's own data stands at its beginning. */
 const HEAD_BYTES = 131_072;
 const CHUNK = 0x8000;
@@ -44,6 +46,15 @@ async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
     return fail("damaged", "picture", "This picture is damaged or cut off. Take or choose another one.");
   }
   const size = keptSize(bitmap.width, bitmap.height);
+  if (Math.min(size.width, size.height) < LEAST_EDGE_PX) {
+    const said = `${bitmap.width} by ${bitmap.height}`;
+    bitmap.close();
+    return fail(
+      "sliver",
+      "picture",
+      `This picture is ${said} pixels: too narrow to show a foot. Take or choose another one.`,
+    );
+  }
   const canvas = new OffscreenCanvas(size.width, size.height);
   const context = canvas.getContext("2d");
   if (!context) return fail("no-canvas", "picture", "This browser cannot scale pictures.");

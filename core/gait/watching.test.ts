@@ -114,6 +114,7 @@ describe("order of feet", () => {
     expect(footOrder(undefined).order).toEqual(["LF", "RF", "LH", "RH"]);
     expect(footOrder("RF").order).toEqual(["RF", "LF", "LH", "RH"]);
     expect(footOrder("LH").order).toEqual(["LH", "LF", "RF", "RH"]);
+    expect(footOrder("RH").order).toEqual(["RH", "LF", "RF", "LH"]);
     expect(footOrder("LH").why).toContain("sore foot first");
   });
 });

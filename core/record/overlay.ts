@@ -50,7 +50,7 @@ function overlaidRows(
 /**
  * Records as the user sees them: those that were read, with every edit that is on its way or was refused laid over them,
  * in the order of doing. Keys that are the name of a table hold its rows; `horse`, `yard`, `visit`, `settings` and
- * `forging` hold one. Where the bag is one horse's, new rows of other horses stay out. The same bag comes back where no
+ * `forging` hold one, where it is missing still that with the id in `forgingId` and so on. Where the bag is one horse's, new rows of other horses stay out. The same bag comes back where no
  * edit touches it, and untouched lists are the same lists.
  */
 export function overlaid<Bag extends object>(bag: Bag, edits: readonly Edit[]): Bag {
@@ -66,7 +66,7 @@ export function overlaid<Bag extends object>(bag: Bag, edits: readonly Edit[]): 
       const single = SINGLE[key];
       let now = value;
       if (single !== undefined) {
-        const id = (value as Row | undefined)?.id;
+        const id = (value as Row | undefined)?.id ?? (bag as Record<string, unknown>)[`${key}Id`];
         const own = edits.filter((edit) => edit.table === single && (id === undefined || edit.id === id));
         if (own.length > 0) now = overlaidRow(value as Row | undefined, own) ?? value;
       } else if (key in TABLES && Array.isArray(value)) {

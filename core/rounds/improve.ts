@@ -183,17 +183,17 @@ class Board {
     }
   }
 
-  /** Single jobs, all jobs of a yard's day, and pairs of jobs moved as long as anything gets cheaper. */
-  settle(pairs: boolean): void {
+  /** Single jobs, all jobs of a yard's day, and pairs of jobs moved as long as anything gets cheaper and there is time. */
+  settle(pairs: boolean, late: () => boolean): void {
     const out = this.numbers.have.length;
     const jobs = this.days.map((_, job) => job);
-    for (let better = true; better;) {
+    for (let better = true; better && !late();) {
       better = false;
       for (const job of jobs)
         for (let day = 0; day <= out; day++)
           if (day !== this.days[job]) better = this.take([job], [day]) || better;
       for (const yard of this.numbers.yards.keys())
-        for (let from = 0; from <= out; from++)
+        for (let from = 0; from <= out && !late(); from++)
           for (let to = 0; to <= out; to++) {
             if (from === to) continue;
             const group = jobs.filter((job) => this.days[job] === from && this.#kind(job)?.yard === yard);
@@ -205,7 +205,7 @@ class Board {
                 ) || better;
           }
       if (pairs && !better)
-        for (let a = 0; a < jobs.length; a++)
+        for (let a = 0; a < jobs.length && !late(); a++)
           for (let b = a + 1; b < jobs.length; b++) {
             const [one, other] = [this.days[a] ?? out, this.days[b] ?? out];
             if (one !== other) better = this.take([a, b], [other, one]) || better;
@@ -235,7 +235,7 @@ const SHOWN = 40;
 export function goodAssignment(
   numbers: RoundsNumbers,
   rounds: number,
-  { start, met, late }: Search = {},
+  { start, met, late = () => false }: Search = {},
 ): Assignment {
   const out = numbers.have.length;
   const jobs = numbers.kindOf.map((_, job) => job);
@@ -252,7 +252,7 @@ export function goodAssignment(
   const overlook = () => random() < BLINK;
   const warm = start ? MILD : WARM;
   let gone = 0;
-  for (let round = 0; round < rounds && !(round % 64 === 0 && late?.()); round++) {
+  for (let round = 0; round < rounds && !late(); round++) {
     const away = someStops(numbers, now.days, pick);
     const way = pick(8);
     const by = [undefined, left, long, far, urgent][pick(5)];
@@ -271,7 +271,7 @@ export function goodAssignment(
     } else if (++gone % SHOWN === 0) met?.(now.days);
   }
   const last = new Board(numbers, best.days);
-  last.settle(true);
+  last.settle(true, late);
   return last.days;
 }
 

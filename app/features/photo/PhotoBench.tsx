@@ -32,7 +32,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const wording = useWording();
   const { save } = useEdits();
   const { url, missing } = usePicture(photo.pictureId);
-  const { marked, reading, valuesOf, place, change } = usePhotoMarks(context, photo);
+  const { marked, reading, valuesOf, place, change, knownLength } = usePhotoMarks(context, photo);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [tracing, setTracing] = useState(false);
@@ -226,7 +226,13 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             </p>
           )}
           {twoPoint && !again.marking && (
-            <ScaleLength mm={marked.scaleMm} onRead={(scaleMm) => change(() => ({ scaleMm }), true)} />
+            <ScaleLength
+              text={knownLength.text}
+              mm={knownLength.mm}
+              issue={knownLength.issue}
+              onType={knownLength.type}
+              onLeave={() => change(() => ({}), true)}
+            />
           )}
         </section>
         {found && !again.marking && <PhotoTrust photo={found.photo} />}

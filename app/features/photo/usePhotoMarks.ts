@@ -14,6 +14,8 @@ import { footPlace } from "~core/record/footRecords";
 import type { Photo } from "~core/photo/photoRecord";
 import type { Result } from "~core/result";
 import type { StageContext } from "~app/stage/stageContext";
+import { useDraftText } from "~app/ui/useField";
+import { readScaleLength } from "./scaleLength";
 import { useHandle } from "~app/ui/useHandle";
 
 /** Names of the four corners and of the two ends of a scale, beside the view's own marks. */
@@ -51,9 +53,15 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
     (photo.view !== "sole" && foot.values[photo.moment].width
       ? sizeFactor({ limb, widthMm: foot.values[photo.moment].width?.value ?? 0 })
       : undefined);
+  // The known length is typed before its ends are placed: a draft until both make a scale.
+  const scaleDraft = `${photo.id}.scale`;
+  const scale = useDraftText(scaleDraft);
+  const storedMm = photo.scale?.kind === "two-point" ? photo.scale.mm : undefined;
+  const typedScale = scale.text === "" ? undefined : readScaleLength(scale.text, wording.unit);
+  const typedMm = typedScale?.ok ? typedScale.value : undefined;
   const stored: Marked = {
     points: photo.points,
-    scaleMm: photo.scale?.kind === "two-point" ? photo.scale.mm : undefined,
+    scaleMm: typedMm ?? storedMm,
     filled: {
       values: reading?.values ?? {},
       sole: reading?.sole ?? {},
@@ -67,7 +75,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
     const edits: Edit[] = [];
     if (!sameValue(stored.points, now.points))
       edits.push(changeOf("photos", photo, ["points"], now.points as Photo["points"], label));
-    if (!sameValue(scaleOf(stored), scaleOf(now)))
+    if (scaleOf(now) && !sameValue(photo.scale, scaleOf(now)))
       edits.push(changeOf("photos", photo, ["scale"], scaleOf(now) as Photo["scale"], label));
     const parts = PARTS.filter((part) => !sameValue(stored.filled[part], now.filled[part]));
     if (reading)
@@ -80,7 +88,8 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
           label,
         ),
       );
-    return edits.length > 0 ? saveWith(edits, [], flushSync) : undefined;
+    const drafts = typedMm !== undefined && scaleOf(now) ? [scaleDraft] : [];
+    return edits.length > 0 ? saveWith(edits, drafts, flushSync) : undefined;
   });
   const read = (marked: Marked): Result<PhotoReading> | undefined => {
     const scale = scaleOf(marked);
@@ -119,5 +128,16 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
     const found = read({ ...live.value, points, filled: alone });
     return found?.ok ? found.value.filled.values : {};
   };
-  return { marked: live.value, reading: read(live.value), valuesOf, place, change };
+  return {
+    marked: live.value,
+    reading: read(live.value),
+    valuesOf,
+    place,
+    change,
+    knownLength: {
+      ...scale,
+      mm: stored.scaleMm,
+      issue: typedScale?.ok === false ? typedScale.issues[0] : undefined,
+    },
+  };
 }

@@ -4,7 +4,6 @@ import { SoleView } from "~app/drawing/SoleView";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { cautionsAt } from "~core/caution/cautions";
-import { footOrder } from "~core/foot/order";
 import { sentenceCase } from "~core/foot/wording";
 import { specInWords } from "~core/shoe/specification";
 import { CautionNote } from "~app/ui/CautionNote";
@@ -22,14 +21,12 @@ import "./set.css";
 
 /** Putting it on: tries and their prints, the nails one by one, pad and packing, and the look at the end. */
 export function SetStage(context: StageContext) {
-  const { visit, limb, goTo } = context;
+  const { visit, limb, order, nextFoot, goTo } = context;
   const wording = useWording();
   const shoeing = useShoe(context);
   const [nail, setNail] = useState<string | undefined>(undefined);
   const { spec, bench, shoe, record } = shoeing;
   const bare = spec.type === "bare";
-  const order = footOrder(visit.soreFoot).order;
-  const nextFoot = order[order.indexOf(limb) + 1];
   const noted = Object.fromEntries(
     Object.entries(record?.nails ?? {}).map(([name, one]) => [name, one.note]),
   );
@@ -80,7 +77,11 @@ export function SetStage(context: StageContext) {
             <Button
               type="primary"
               size="large"
-              onClick={() => goTo(nextFoot ? { limb: nextFoot } : { stage: "recheck", limb: "LF" })}
+              onClick={() =>
+                goTo(
+                  nextFoot ? { limb: nextFoot } : { stage: "recheck", ...(order[0] && { limb: order[0] }) },
+                )
+              }
             >
               {nextFoot ? `Next: ${wording.limb(nextFoot)}` : "On to Recheck"}
             </Button>

@@ -10,7 +10,7 @@ import { useSettings, useWording } from "~app/ui/useWording";
 import { frontAim } from "~core/balance/lenses";
 import { LENS_FACTS, lensesOf, type FrontLens } from "~core/foot/lens";
 import { leftWith } from "~core/cycle/horseDue";
-import { LIMBS, pairOf } from "~core/foot/limb";
+import { pairOf } from "~core/foot/limb";
 import { sideAimOf } from "~core/balance/footAims";
 import { footFacts } from "~core/visit/footFacts";
 import { findingsOf } from "~core/visit/findings";
@@ -52,7 +52,7 @@ interface FootBenchProps extends StageContext {
 
 /** Survey before the trim, recheck after it: the foot drawn to scale, five ways to measure it, what it means. */
 export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
-  const { visit, file, limb, feet, goTo, stage } = context;
+  const { visit, file, limb, order, nextFoot, feet, goTo, stage } = context;
   const [search] = useSearchParams();
   const way = wayOf(search.get("way"));
   const wording = useWording();
@@ -159,9 +159,12 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
   const agreed = moment === "after" && foot.trim?.plan?.agreed ? foot.trim.plan.cuts : undefined;
   const plannedCut = agreed && ghost ? cutFoot(ghost, agreed) : undefined;
   const planned = plannedCut?.ok ? plannedCut.value.foot : undefined;
-  const nextFoot = LIMBS[LIMBS.indexOf(limb) + 1];
   const onEnd = () =>
-    goTo(nextFoot ? { limb: nextFoot } : { stage: stage === "survey" ? "trim" : "sign-off", limb: "LF" });
+    goTo(
+      nextFoot
+        ? { limb: nextFoot }
+        : { stage: stage === "survey" ? "trim" : "sign-off", ...(order[0] && { limb: order[0] }) },
+    );
   const unmeasured = guessed.length === MEASURES.length;
   const sidePicture = (
     <SideView

@@ -2,7 +2,6 @@ import { Button } from "antd";
 import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
-import { footOrder } from "~core/foot/order";
 import { footEdit } from "~core/record/footRecords";
 import { CUT_NAMES, type SheetStepId } from "~core/trim/trimRecord";
 import { sentenceCase } from "~core/foot/wording";
@@ -14,21 +13,21 @@ import type { TrimViewProps } from "./trimView";
 
 /** The plan as work for the hands: big, in order, a tick for each step; what was really taken beside it. */
 export function CutSheet({ context, bench, show }: TrimViewProps) {
-  const { visit, limb, goTo } = context;
+  const { limb, order, nextFoot, goTo } = context;
   const wording = useWording();
   const { save } = useEdits();
   const { plan, cuts, trim, blank, kept, missing } = bench;
   const planned = plan !== undefined && missing.length === 0;
   const ticks = trim?.ticks ?? {};
   const hand = useOwnHand();
-  const order = footOrder(visit.soreFoot).order;
-  const nextFoot = order[order.indexOf(limb) + 1];
   const onward = (
     <div className="trim-actions">
       <Button
         type="primary"
         size="large"
-        onClick={() => goTo(nextFoot ? { limb: nextFoot } : { stage: "shoe", limb: "LF" })}
+        onClick={() =>
+          goTo(nextFoot ? { limb: nextFoot } : { stage: "shoe", ...(order[0] && { limb: order[0] }) })
+        }
       >
         {nextFoot ? `Next: ${wording.limb(nextFoot)}` : "On to Shoe"}
       </Button>

@@ -8,7 +8,7 @@ import { findingsOf } from "~core/visit/findings";
 import { heelPoint } from "~core/foot/parametric/parameters";
 import { differenceInWords, sidesInWords } from "~core/trim/compare";
 import { cutLines } from "~core/trim/cutLines";
-import { PLAN_WANT_NAMES, worthMeasuring } from "~core/trim/footQuestion";
+import { PLAN_WANT_NAMES } from "~core/trim/footQuestion";
 import { levelRest, overcuts, shoeTask } from "~core/trim/plan";
 import { leftInWords, limitInWords, ownerWords, planReasons, shoeInWords } from "~core/trim/planWords";
 import { FootPictures } from "~app/stage/FootPictures";
@@ -25,7 +25,7 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
   const { visit, limb, goTo } = context;
   const wording = useWording();
   const narrow = useNarrow();
-  const { plan, cuts, facts, asked, missing, second, secondLens, done } = bench;
+  const { plan, cuts, facts, wants, missing, second, secondLens, done } = bench;
   const { drawn } = facts;
   if (!plan || missing.length > 0)
     return (
@@ -69,7 +69,6 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
   const refusals = findings.filter(({ subject }) => subject === "trim");
   const shoe = after ? shoeTask(plan.question, after.predicted) : plan.shoe;
   const rest = levelRest(plan, cuts, facts.target.toeLengthMm);
-  const wants = worthMeasuring(asked).filter(({ mm }) => mm >= 0.5);
   const sides = sidesInWords(facts, plan, wording);
   const compared =
     otherPlan && secondLens

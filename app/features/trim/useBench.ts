@@ -5,6 +5,7 @@ import type { FrontLens } from "~core/foot/lens";
 import { sameValue } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import { CUTS, type AgreedPlan, type CutName, type Trim } from "~core/trim/trimRecord";
+import { worthMeasuring } from "~core/trim/footQuestion";
 import { agreedPlan } from "~core/trim/agreed";
 import { NO_CUT, type Cuts } from "~core/foot/parametric/predict";
 import { visitPlan, type VisitPlan } from "~core/visit/visitPlan";
@@ -44,6 +45,8 @@ export function useBench(context: StageContext) {
   const { save, saveWith } = useEdits();
   const [second, setSecond] = useState<FrontLens | undefined>(undefined);
   const { own, other } = usePlans(context, second);
+  // Asked once for the records as they are, not on every frame of a drag.
+  const wants = useMemo(() => worthMeasuring(own.asked).filter(({ mm }) => mm >= 0.5), [own]);
   const blank = footPlace("trims", visit, limb, "before");
   const { trim } = feet[limb];
   const label = `${wording.limb(limb)} plan`;
@@ -71,6 +74,7 @@ export function useBench(context: StageContext) {
   const done = cutFoot(own.facts.drawn, cuts);
   return {
     ...own,
+    wants,
     plan,
     second: second !== undefined && second !== own.lenses.frontBack ? other : undefined,
     secondLens: second,

@@ -19,6 +19,7 @@ import { daysBetween } from "~core/calendar/date";
 import { horseOutlook } from "~core/cycle/horseDue";
 import { visitFoot, type VisitFoot } from "~core/visit/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
+import { footOrder } from "~core/foot/order";
 import { type Visit } from "~core/record/visit";
 import { STAGE_NAMES, STAGES, type Stage } from "~core/constants/stages";
 import { FlagBanner } from "./FlagBanner";
@@ -45,7 +46,9 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   const narrow = useNarrow();
   const round = (useRouteLoaderData("root") as { round: Round } | undefined)?.round ?? "own";
   const stage = STAGES.find((one) => one === params["stage"]) ?? "arrive";
-  const limb = LIMBS.find((one) => one === search.get("foot")) ?? "LF";
+  const { order } = footOrder(visit.soreFoot);
+  const limb = order.find((one) => one === search.get("foot")) ?? order[0] ?? "LF";
+  const nextFoot = order[order.indexOf(limb) + 1];
   // Where the last key led: the next one goes on from there, even before the screen has followed.
   const heading = useRef({ stage, limb });
   const arrived = useNavigation().state === "idle";
@@ -82,7 +85,18 @@ export function VisitShell({ visit, file, today }: ShellProps) {
     (one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date,
   );
   const growth = useGrowth(file);
-  const context: StageContext = { visit, file, today, stage, limb, feet, growth, goTo };
+  const context: StageContext = {
+    visit,
+    file,
+    today,
+    stage,
+    limb,
+    order,
+    nextFoot,
+    feet,
+    growth,
+    goTo,
+  };
   const day = last && daysBetween(last.date, visit.status === "planned" ? today : visit.date);
   return (
     <div className="visit">
