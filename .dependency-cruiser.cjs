@@ -106,7 +106,12 @@ module.exports = {
       "^(core/|app/data/|app/workers/)",
       "Stores know records and workers.",
     ),
-    only("workers-import-down", "^app/workers/", "^(core/|demo/|app/workers/)", "Workers adapt the core."),
+    only(
+      "workers-import-down",
+      "^app/workers/",
+      "^(core/|demo/|app/workers/|app/data/(database|pictureBytes|storeFiles)\\.ts$)",
+      "Workers adapt the core, and the store for what would stop the page.",
+    ),
     only(
       "drawing-imports-core",
       "^app/drawing/",

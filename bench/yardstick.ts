@@ -4,6 +4,7 @@
  * page shows; then an edit, and a backup with the page alive.
  */
 import { spawnSync } from "node:child_process";
+import { statSync } from "node:fs";
 import { chromium, type Page } from "@playwright/test";
 import { CHROMIUM } from "../playwright.config";
 import { serve } from "../scripts/serve.mjs";
@@ -65,11 +66,15 @@ const fill = (page: Page): Promise<Made> =>
             name: `${String(first["name"])}${tag}`,
           });
         made.horses += 1;
-        for (let age = 0; age < years; age += 2)
+        // As a round is: some horses since the beginning, most for some years.
+        const span = at % 10 === 0 ? years : at % 5 === 1 ? years / 3 : years / 6;
+        for (let age = 0; age < span; age += 2)
           for (const table of OF_HORSES)
             for (const row of of(table)) {
               if (row.horseId !== first.id || row.date === undefined) continue;
               const isNow = age === 0;
+              // One day's work is one round's, however many copies of it there are.
+              if (copy > 0 && row["status"] === "planned") continue;
               // What is to come is not repeated in the past.
               if (!isNow && row["status"] === "planned") continue;
               if (table === "visits") made.visits += 1;
@@ -175,12 +180,12 @@ try {
 
   const HORSE = "demo-yard-1-horse-1";
   const visit = `/visits/${HORSE}-${today}`;
-  const halfAYearAgo = new Date(Date.parse(today) - 183 * 86_400_000).toISOString().slice(0, 10);
+  const recently = new Date(Date.parse(today) - 84 * 86_400_000).toISOString().slice(0, 10);
   const ROSTER = [
     ["horses", "", null, null],
     ["yards", "", null, null],
     ["visits", "status", "open", "planned"],
-    ["visits", "date", halfAYearAgo, "9999"],
+    ["visits", "date", recently, "9999"],
   ] as const;
   const lastVisits = await page.evaluate(
     async ([name, since]) => {
@@ -199,23 +204,26 @@ try {
         ).values(),
       ];
     },
-    [DATABASE, halfAYearAgo] as const,
+    [DATABASE, recently] as const,
   );
-  const ofLast = lastVisits.map((id) => ["readings", "visitId", id, id] as const);
-  const shoesOfLast = lastVisits.map((id) => ["shoes", "visitId", id, id] as const);
+  const dear = ["flat", "frog support"].map(
+    (pad) => ["shoes", "[spec.pad+date]", [pad, recently], [pad, "9999"]] as const,
+  );
+  const ROWS = [...ROSTER, ...dear];
+  const ofLast = lastVisits.slice(0, 24).map((id) => ["readings", "visitId", id, id] as const);
   const FILE = ["visits", "readings", "trims", "shoes", "watchings", "looks"].map(
     (table) => [table, "horseId", HORSE, HORSE] as const,
   );
   const PAGES = [
-    ["Today", "/", ".stop", [...ROSTER, ...shoesOfLast]],
-    ["Horses", "/horses", ".horse-list li", [...ROSTER, ...shoesOfLast, ...ofLast]],
+    ["Today", "/", ".stop", ROWS],
+    ["Horses", "/horses", ".horse-list li", [...ROWS, ...ofLast]],
     ["a horse with its visits", `/horses/${HORSE}`, ".horse-grid", FILE],
     ["Survey", `${visit}/survey`, ".pictures svg, .start-panel", FILE],
-    ["Plan", "/rounds", ".rounds .page-head", [...ROSTER, ...shoesOfLast]],
-    ["Cycles", "/rounds?view=board", ".board-row", [...ROSTER, ...shoesOfLast]],
-    ["Half a year", "/rounds?view=year", ".half-year", [...ROSTER, ...shoesOfLast]],
-    ["Calls", "/rounds?view=calls", ".rounds .page-head", [...ROSTER, ...shoesOfLast]],
-    ["Day sheet", `/rounds/${today}`, ".day-sheet", [...ROSTER, ...shoesOfLast, ...FILE]],
+    ["Plan", "/rounds", ".rounds .page-head", ROWS],
+    ["Cycles", "/rounds?view=board", ".board-row", ROWS],
+    ["Half a year", "/rounds?view=year", ".half-year", ROWS],
+    ["Calls", "/rounds?view=calls", ".rounds .page-head", ROWS],
+    ["Day sheet", `/rounds/${today}`, ".day-sheet", [...ROWS, ...FILE]],
     [
       "Cut list",
       "/forge?view=list",
@@ -248,6 +256,70 @@ try {
     }
     rows.push([`${name} (raw read ${Math.round(median(raw))} ms)`, median(taken), OPEN_MS]);
   }
+  // An edit: from the key to the screen, and to the store.
+  await page.goto(`${app.address}/settings`);
+  await page.locator(".settings").waitFor();
+  const edits: { shown: number; kept: number }[] = [];
+  for (let round = 0; round < 9; round++) {
+    edits.push(
+      await page.evaluate(
+        () =>
+          new Promise<{ shown: number; kept: number }>((done) => {
+            const line = document.querySelector(".save-line");
+            const chosen = () =>
+              [...document.querySelectorAll<HTMLInputElement>(".settings input:checked")]
+                .map((input) => input.parentElement?.textContent)
+                .join();
+            const [was, said] = [chosen(), line?.textContent];
+            const from = performance.now();
+            let shown = 0;
+            document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "u", bubbles: true }));
+            const look = () => {
+              if (shown === 0 && chosen() !== was) shown = performance.now() - from;
+              if (shown > 0 && line?.textContent !== said) done({ shown, kept: performance.now() - from });
+              else requestAnimationFrame(look);
+            };
+            look();
+          }),
+      ),
+    );
+    await page.waitForTimeout(1100);
+  }
+  rows.push(["an edit on the screen", median(edits.map(({ shown }) => shown)), 50]);
+  rows.push(["an edit in the store, said so", median(edits.map(({ kept }) => kept)), 200]);
+
+  // A backup and its way back, with the page alive.
+  await page.goto(`${app.address}/files`);
+  await page.getByRole("button", { name: "Back up everything" }).waitFor();
+  const watch = () =>
+    page.evaluate(() => {
+      const seen = { last: performance.now(), worst: 0 };
+      (globalThis as unknown as { seen: typeof seen }).seen = seen;
+      setInterval(() => {
+        const now = performance.now();
+        seen.worst = Math.max(seen.worst, now - seen.last - 10);
+        seen.last = now;
+      }, 10);
+    });
+  const stood = () => page.evaluate(() => (globalThis as unknown as { seen: { worst: number } }).seen.worst);
+  await watch();
+  const backingUp = performance.now();
+  const download = page.waitForEvent("download", { timeout: 120_000 });
+  await page.getByRole("button", { name: "Back up everything" }).click();
+  const file = await (await download).path();
+  console.log(
+    `backup: ${((performance.now() - backingUp) / 1000).toFixed(1)} s, ${Math.round(statSync(file).size / 1e6)} MB`,
+  );
+  rows.push(["the page standing still in a backup", await stood(), 200]);
+  const choosing = performance.now();
+  await page.getByLabel("Choose a backup file").setInputFiles(file);
+  await page.getByRole("button", { name: "Restore it" }).waitFor({ timeout: 120_000 });
+  console.log(`reading it: ${((performance.now() - choosing) / 1000).toFixed(1)} s`);
+  const restoring = performance.now();
+  await page.getByRole("button", { name: "Restore it" }).click();
+  await page.getByText("Restored.").waitFor({ timeout: 240_000 });
+  console.log(`restoring it: ${((performance.now() - restoring) / 1000).toFixed(1)} s`);
+  rows.push(["the page standing still in a restore", await stood(), 200]);
   console.log("\nyardstick                                            measured      bound      ratio");
   for (const [what, measured, bound] of rows)
     console.log(

@@ -7,7 +7,8 @@ import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { makeDemoRound } from "~demo/generate";
 import { draftAt, draftsUnder, dropDraft, keepDraft, loadDrafts } from "./drafts";
 import { saveEdits, undoLast } from "./edits";
-import { readAllRecords, restoreBackup } from "./files";
+import { restoreBackup } from "./files";
+import { putRecords, readRecords } from "./storeFiles";
 import { plannedFeet } from "./ownHand";
 import {
   feetByHorse,
@@ -17,7 +18,6 @@ import {
   readSettings,
   rosterOf,
 } from "./queries";
-import { putRecords } from "./rounds";
 import { databaseOf, session } from "./session";
 import { storageTrouble } from "./trouble";
 
@@ -35,6 +35,11 @@ const round: Records = {
   trims: whole.trims.filter(recent),
 };
 const horse = round.horses[0]!;
+const readAllRecords = () =>
+  readRecords(
+    session.db,
+    session.refused().flatMap(({ edits }) => edits),
+  );
 const rename = (was: string, now: string): Edit => ({
   table: "horses",
   id: horse.id,

@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable, type Transaction } from "dexie";
+import { storedPicture, type StoredPicture } from "./pictureBytes";
 import type { Edit } from "~core/record/edit";
 import { MIGRATIONS, migrateRow } from "~core/record/migrations";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
@@ -24,7 +25,9 @@ interface JournalEntry {
   edits: Edit[];
 }
 
-type RecordTables = { [Name in TableName]: EntityTable<RecordOf<Name>, "id"> };
+type RecordTables = { [Name in Exclude<TableName, "pictures">]: EntityTable<RecordOf<Name>, "id"> } & {
+  pictures: EntityTable<StoredPicture, "id">;
+};
 
 export type Database = Dexie &
   RecordTables & {
@@ -54,7 +57,7 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
   6: { appointments: "id, date", calls: "id, horseId" },
 };
 
-/** What only the store knows of: how drafts lie, what is found by index. Between two versions of the records. */
+/** What only the store knows of: how drafts and pictures lie, what is found by index. Between two versions of the records. */
 const STORE_STEPS: {
   version: number;
   stores: Record<string, string>;
@@ -66,17 +69,24 @@ const STORE_STEPS: {
       drafts: "key, place",
       visits: "id, horseId, date, status, [horseId+date]",
       readings: "id, visitId, horseId, [horseId+date]",
-      shoes: "id, visitId, horseId, date",
+      shoes: "id, visitId, horseId, date, [spec.type+date], [spec.pad+date]",
       trims: "id, visitId, horseId, [plan.by+date]",
     },
-    upgrade: (transaction) =>
-      transaction
+    upgrade: async (transaction) => {
+      await transaction
         .table<Draft>("drafts")
         .toCollection()
         .modify((draft) => {
           draft.place = draft.key;
           draft.sitting = "";
-        }),
+        });
+      await transaction
+        .table<RecordOf<"pictures">>("pictures")
+        .toCollection()
+        .modify((row, place: { value: unknown }) => {
+          place.value = storedPicture(row);
+        });
+    },
   },
 ];
 

@@ -1,55 +1,44 @@
-import { applyEdit } from "~core/record/edit";
-import { makeBackup, writeBackup, type Backup } from "~core/record/backup";
-import { noRecords, TABLE_NAMES, type Records, type TableName } from "~core/record/tables";
-import { EPOCH } from "./database";
-import { putRecords } from "./rounds";
+import { startFiles } from "~app/workers/files";
+import type { Backup } from "~core/record/backup";
 import { session } from "./session";
+import { backupFile, fillStore, type Report } from "./storeFiles";
 
-/** All records of the open round, with the edits that could not be saved laid over them. */
-export async function readAllRecords(): Promise<Records> {
-  const records = noRecords();
-  const refused = session.refused().flatMap(({ edits }) => edits);
-  for (const name of TABLE_NAMES) {
-    const rows = new Map<string, unknown>();
-    for (const row of await readTable(name)) rows.set(row.id, row);
-    for (const edit of refused.filter((one) => one.table === name)) {
-      const applied = applyEdit(rows.get(edit.id), edit);
-      if (applied.kind === "applied" && applied.record !== undefined) rows.set(edit.id, applied.record);
-    }
-    (records[name] as unknown[]) = [...rows.values()];
-  }
-  return records;
-}
+/** What the store refused, laid over everything that leaves as a file. */
+const refusedEdits = () => session.refused().flatMap(({ edits }) => edits);
 
-/** Rows of a table; none when the store does not open, so that the export still carries what is in memory. */
-async function readTable(name: TableName): Promise<{ id: string }[]> {
-  try {
-    return await session.db.table<{ id: string }, string>(name).toArray();
-  } catch {
-    return [];
-  }
-}
+/** A backup of the open round made in a worker, with progress; it can be called off. */
+export const startBackup = (report: Report) => {
+  const { name } = session.db;
+  const madeAt = new Date().toISOString();
+  return startFiles((remote, told) => remote.backup(name, refusedEdits(), madeAt, told), report);
+};
 
-export const exportBackup = async (): Promise<string> =>
-  writeBackup(makeBackup(await readAllRecords(), new Date().toISOString()));
+/** The readings of the open round as a CSV, made in a worker. */
+export const startReadingsCsv = (report: Report) => {
+  const { name } = session.db;
+  return startFiles((remote, told) => remote.readingsCsv(name, refusedEdits(), told), report);
+};
+
+/** A backup without a worker: where the page, or the store, is in trouble. */
+export const exportBackup = (): Promise<Blob> =>
+  backupFile(session.db, refusedEdits(), new Date().toISOString());
 
 /** Puts a checked backup in the place of everything in the open round, all or nothing. */
-export async function restoreBackup(backup: Backup): Promise<void> {
-  const { db } = session;
-  const epoch = crypto.randomUUID();
-  await db.transaction("rw", db.tables, async () => {
-    for (const name of TABLE_NAMES) await db.table(name).clear();
-    await Promise.all([db.drafts.clear(), db.journal.clear()]);
-    await putRecords(db, backup.records);
-    await db.facts.put({ key: EPOCH, value: epoch });
-  });
+export async function restoreBackup(backup: Pick<Backup, "records">): Promise<void> {
+  restored(await fillStore(session.db, backup));
+}
+
+/** The store was filled anew: this tab goes on with it, the others are told. */
+export function restored(epoch: string): void {
   session.epoch = { value: epoch };
+  session.setRefused([]);
+  session.typed.clear();
   session.tellOthers("restored");
 }
 
 /** Hands a text, or bytes, to the user as a file. */
-export function download(name: string, type: string, text: string | Uint8Array<ArrayBuffer>): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export function download(name: string, type: string, content: string | Blob | Uint8Array<ArrayBuffer>): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement("a");
   link.href = url;
   link.download = name;

@@ -11,7 +11,7 @@ describe("kept pictures", () => {
     await session.db.pictures.put({
       id: "p",
       type: "image/jpeg",
-      data: Buffer.from(bytes).toString("base64"),
+      bytes: new Blob([bytes]),
     });
     const url = await pictureUrl("p");
     if (!url) throw new Error("no picture");
@@ -25,7 +25,9 @@ describe("kept pictures", () => {
   });
 
   test("pictures travel in the backup", async () => {
-    const backup = JSON.parse(await exportBackup()) as { records: { pictures: { id: string }[] } };
+    const backup = JSON.parse(await (await exportBackup()).text()) as {
+      records: { pictures: { id: string }[] };
+    };
     expect(backup.records.pictures.map(({ id }) => id)).toContain("p");
   });
 });

@@ -1,10 +1,9 @@
 import { withPicturesWorker } from "../workers/pictures";
-import type { PictureType } from "~core/photo/pictureFile";
 import type { ReadyPicture } from "../workers/pictures.worker";
 import { ok, type Result } from "~core/result";
 import { session } from "./session";
 
-export interface KeptPicture extends Omit<ReadyPicture, "data" | "type"> {
+export interface KeptPicture extends Omit<ReadyPicture, "bytes" | "type"> {
   pictureId: string;
 }
 
@@ -17,18 +16,14 @@ export async function keepPicture(file: Blob): Promise<Result<KeptPicture>> {
     (remote) => remote.prepare(file) as Promise<Result<ReadyPicture>>,
   );
   if (!ready.ok) return ready;
-  const { data, type, ...facts } = ready.value;
+  const { bytes, type, ...facts } = ready.value;
   const pictureId = crypto.randomUUID();
-  await session.db.pictures.put({ id: pictureId, type, data });
+  await session.db.pictures.put({ id: pictureId, type, bytes });
   return ok({ ...facts, pictureId });
 }
 
 /** The picture as an address for an image; undefined when it is not in the store. Let go of it when done. */
 export async function pictureUrl(id: string): Promise<string | undefined> {
   const picture = await session.db.pictures.get(id);
-  if (!picture) return undefined;
-  const text = atob(picture.data);
-  const bytes = new Uint8Array(text.length);
-  for (let at = 0; at < text.length; at++) bytes[at] = text.charCodeAt(at);
-  return URL.createObjectURL(new Blob([bytes], { type: picture.type satisfies PictureType }));
+  return picture && URL.createObjectURL(picture.bytes);
 }

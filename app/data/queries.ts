@@ -15,6 +15,8 @@ import { roster } from "~core/cycle/roster";
 import type { RosterRow } from "~core/cycle/dayPlan";
 import { companions } from "~core/rounds/planning";
 import { feetOfHorse, type FeetOfHorse } from "~core/visit/feetOfHorse";
+import { hasBarOrPad } from "~core/cycle/jobMinutes";
+import { PADS, SHOE_TYPES } from "~core/shoe/specification";
 import { addDays } from "~core/calendar/date";
 import { session } from "./session";
 
@@ -115,30 +117,48 @@ export interface RosterRecords {
   yards: Yard[];
   /** Those to come, and of those that were signed as many as tell each horse's last one. */
   visits: Visit[];
-  /** The shoes of each horse's last visit. */
+  /** The shoes of late that make a horse take longer. */
   shoes: ShoeRecord[];
 }
 
-/** Nearly every horse was done in so many days; the others are looked for one by one. */
-const RECENT_DAYS = 183;
+/** Most horses were done in so many days, an interval and a half; the others are looked for one by one. */
+const RECENT_DAYS = 84;
 
 /** Every horse of the round with its last visit and the one to come: by index, whatever lies in the years before. */
 export async function readRosterRecords(today: string): Promise<RosterRecords> {
   const { db } = session;
-  const [horses, yards, pending, recent] = await Promise.all([
+  const since = addDays(today, -RECENT_DAYS);
+  const [horses, yards, pending, recent, dear] = await Promise.all([
     db.horses.toArray(),
     db.yards.toArray(),
     db.visits.where("status").anyOf("planned", "open").toArray(),
-    db.visits.where("date").aboveOrEqual(addDays(today, -RECENT_DAYS)).toArray(),
+    db.visits.where("date").aboveOrEqual(since).toArray(),
+    readDearShoes(since),
   ]);
   const done = new Set(recent.flatMap(({ status, horseId }) => (status === "signed" ? [horseId] : [])));
-  const longAgo = await Promise.all(
-    horses.filter(({ id, left }) => !done.has(id) && left === undefined).map(({ id }) => lastSigned(id)),
-  );
-  const visits = new Map([...recent, ...pending, ...longAgo.flat()].map((visit) => [visit.id, visit]));
-  const last = roster(horses, yards, [...visits.values()]).flatMap((row) => (row.last ? [row.last.id] : []));
-  const shoes = await db.shoes.where("visitId").anyOf(last).toArray();
-  return { horses, yards, visits: [...visits.values()], shoes };
+  const longAgo = (
+    await Promise.all(
+      horses.filter(({ id, left }) => !done.has(id) && left === undefined).map(({ id }) => lastSigned(id)),
+    )
+  ).flat();
+  const older = await db.shoes
+    .where("visitId")
+    .anyOf(longAgo.map(({ id }) => id))
+    .toArray();
+  const visits = new Map([...recent, ...pending, ...longAgo].map((visit) => [visit.id, visit]));
+  return { horses, yards, visits: [...visits.values()], shoes: [...dear, ...older] };
+}
+
+/** The shoes that take longer: with a bar or a pad. */
+async function readDearShoes(since: string): Promise<ShoeRecord[]> {
+  const { shoes } = session.db;
+  const ofKind = (field: "type" | "pad", kind: string) =>
+    shoes.where(`[spec.${field}+date]`).between([kind, since], [kind, "9999"]).toArray();
+  const found = await Promise.all([
+    ...SHOE_TYPES.filter((type) => hasBarOrPad({ type, pad: "none" })).map((type) => ofKind("type", type)),
+    ...PADS.filter((pad) => hasBarOrPad({ type: "plain", pad })).map((pad) => ofKind("pad", pad)),
+  ]);
+  return found.flat();
 }
 
 /** A horse's last signed visit, looked for from the newest back. */

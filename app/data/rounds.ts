@@ -1,6 +1,6 @@
 import { RECORD_VERSION } from "~core/record/migrations";
-import { TABLE_NAMES, type Records } from "~core/record/tables";
 import { runDemoWorker, type DemoKind } from "../workers/demo";
+import { putRecords } from "./storeFiles";
 import { chooseRound, databaseOf, type Round } from "./session";
 
 const MADE_FOR = "madeFor";
@@ -36,9 +36,4 @@ export async function loadDemo(kind: DemoKind, today: string, report: (part: num
   }
   report(1);
   chooseRound(kind);
-}
-
-/** Writes every record of every table, parents first. */
-export async function putRecords(db: ReturnType<typeof databaseOf>, records: Records): Promise<void> {
-  for (const name of TABLE_NAMES) await db.table(name).bulkPut(records[name]);
 }

@@ -1,6 +1,5 @@
 import { session } from "~app/data/session";
 import { FilesView } from "~app/features/files/FilesView";
-import { restore } from "~app/features/files/restore";
 import type { Route } from "./+types/files";
 
 export async function clientLoader() {
@@ -27,8 +26,6 @@ export async function clientLoader() {
     usedMb: estimate?.usage === undefined ? undefined : estimate.usage / 1e6,
   };
 }
-
-export const clientAction = async ({ request }: Route.ClientActionArgs) => restore(await request.json());
 
 export const meta: Route.MetaFunction = () => [{ title: "Files · Plumbline" }];
 

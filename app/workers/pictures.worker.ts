@@ -11,8 +11,8 @@ import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
 /** A picture ready to be kept: turned upright, no larger than needed. */
 export interface ReadyPicture {
-  /** The bytes, base64, as they are kept. */
-  data: string;
+  /** The bytes, as they are kept. */
+  bytes: Blob;
   type: PictureType;
   width: number;
   height: number;
@@ -25,16 +25,6 @@ const QUALITY = 0.88;
 const LEAST_EDGE_PX = 100;
 /** A picture's own data stands at its beginning. */
 const HEAD_BYTES = 131_072;
-const CHUNK = 0x8000;
-
-/** Bytes as base64, in pieces small enough for a call. */
-function base64Of(bytes: Uint8Array): string {
-  let text = "";
-  for (let at = 0; at < bytes.length; at += CHUNK)
-    text += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
-  return btoa(text);
-}
-
 async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
   const kind = pictureType(new Uint8Array(await file.slice(0, 16).arrayBuffer()));
   if (!kind.ok) return kind;
@@ -63,7 +53,7 @@ async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
   const blob = await canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY });
   const focal35 = await focal;
   const ready: ReadyPicture = {
-    data: base64Of(new Uint8Array(await blob.arrayBuffer())),
+    bytes: blob,
     type: "image/jpeg",
     width: size.width,
     height: size.height,

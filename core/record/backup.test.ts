@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { makeBackup, readBackup } from "./backup";
+import { makeBackup, readBackup, backupTail, MOST_BACKUP_BYTES, tooLarge } from "./backup";
+import { RECORD_VERSION } from "./migrations";
 import { file, records } from "./records.fixture";
 import type { Records } from "./tables";
 
@@ -58,13 +59,62 @@ describe("readBackup", () => {
     expect(firstIssue(file((made) => Object.assign(made.yards[0]!, { colour: "red" })))).toBe(
       "bad-row records.yards.0",
     );
-    expect(firstIssue(file((made) => Object.assign(made, { saddles: [] })))).toBe("foreign records.saddles");
+    expect(firstIssue(file().replace('"yards": [', '"saddles": [], "yards": ['))).toBe(
+      "foreign records.saddles",
+    );
     expect(firstIssue(file((made) => made.horses.push(made.horses[0]!)))).toBe("double records.horses.1.id");
     expect(firstIssue(file((made) => (made.visits = [])))).toBe("orphan records.readings.0.visitId");
   });
 
   test("a byte order mark before the file does no harm", () => {
     expect(readBackup(`\uFEFF${file()}`).ok).toBe(true);
+  });
+});
+
+describe("a file with much that is wrong", () => {
+  const rows = (count: number, row: unknown) => Array.from({ length: count }, () => row);
+  const withTables = (records: Record<string, unknown>) =>
+    JSON.stringify({ format: "plumbline-backup", version: RECORD_VERSION, madeAt: "now", records });
+
+  test("is read to its first hundred faults and no further", () => {
+    let read = 0;
+    const found = readBackup(withTables({ yards: rows(50_000, { name: 3 }) }), (part) => (read = part));
+    expect(!found.ok && found.issues).toHaveLength(100);
+    expect(read).toBeLessThan(0.1);
+  });
+
+  test("of tables that nobody knows the first hundred are named", () => {
+    const records = Object.fromEntries(rows(5000, 0).map((_, at) => [`t${at}`, []]));
+    const found = readBackup(withTables(records));
+    expect(!found.ok && found.issues.map(({ path }) => path)).toEqual(
+      rows(100, 0).map((_, at) => `records.t${at}`),
+    );
+  });
+
+  test("a table that is no list is refused at its place", () => {
+    expect(firstIssue(withTables({ yards: 7 }))).toBe("bad-row records.yards");
+  });
+
+  test("one that is too large is refused by its size, which is said", () => {
+    expect(tooLarge(MOST_BACKUP_BYTES)).toBeUndefined();
+    const refused = tooLarge(612_000_000);
+    expect(refused && !refused.ok && refused.issues[0]?.message).toContain(
+      "612 MB; a backup of up to 400 MB",
+    );
+  });
+});
+
+describe("the text of a backup", () => {
+  test("is plain JSON, indented by one, whatever pieces it is put together from", () => {
+    const text = file();
+    expect(text).toBe(`${JSON.stringify(JSON.parse(text), null, 1)}\n`);
+  });
+
+  test("rows that point to nothing travel beside the records, and the rest restores", () => {
+    const lost = { table: "calls" as const, row: { id: "c", horseId: "nobody" } };
+    const text = file().replace(/\n }\n}\n$/, backupTail([lost]));
+    expect((JSON.parse(text) as { leftOut: unknown }).leftOut).toEqual([lost]);
+    expect(readBackup(text).ok).toBe(true);
   });
 });
 

@@ -22,24 +22,68 @@ export const makeBackup = (records: Records, madeAt: string): Backup => ({
   records,
 });
 
-export const writeBackup = (backup: Backup): string => `${JSON.stringify(backup, null, 1)}\n`;
+/** The beginning of a backup's text, up to its tables. */
+export const backupHead = (madeAt: string): string =>
+  `{\n "format": ${JSON.stringify(FORMAT)},\n "version": ${RECORD_VERSION},\n "madeAt": ${JSON.stringify(madeAt)},\n "records": {`;
+
+/** One row of a table as it stands in the text. */
+export const rowText = (row: unknown): string =>
+  `\n   ${JSON.stringify(row, null, 1).replaceAll("\n", "\n   ")}`;
+
+/** What stands before, between and after the rows of a table: `first` for the first table, `empty` for one without rows. */
+export const tableText = (name: TableName, first: boolean) => ({
+  before: `${first ? "" : ","}\n  ${JSON.stringify(name)}: [`,
+  between: ",",
+  after: (empty: boolean) => (empty ? "]" : "\n  ]"),
+});
+
+/**
+ * The end of a backup's text. `leftOut` are rows that point to nothing: they travel beside the records, so that nothing is
+ * lost and the rest can be restored.
+ */
+export const backupTail = (leftOut: readonly { table: TableName; row: unknown }[] = []): string =>
+  leftOut.length === 0 ? "\n }\n}\n" : `\n },\n "leftOut": ${JSON.stringify(leftOut)}\n}\n`;
+
+export function writeBackup({ madeAt, records }: Pick<Backup, "madeAt" | "records">): string {
+  const tables = TABLE_NAMES.map((name, at) => {
+    const { before, between, after } = tableText(name, at === 0);
+    const rows = records[name].map(rowText);
+    return `${before}${rows.join(between)}${after(rows.length === 0)}`;
+  });
+  return `${backupHead(madeAt)}${tables.join("")}${backupTail()}`;
+}
 
 const envelope = z.looseObject({
   format: z.literal(FORMAT),
   version: z.int().min(1),
   madeAt: z.string(),
-  records: z.record(z.string(), z.array(z.unknown())),
+  records: z.custom<Record<string, unknown>>(isTables),
 });
 
-const MOST_ISSUES = 20;
+/** A file with more that is wrong is wrong altogether: it is not read on. */
+const MOST_ISSUES = 100;
+
+/** No file larger than this is read, bytes: some 800 horses over 12 years, without pictures. */
+export const MOST_BACKUP_BYTES = 400_000_000;
+
+/** Says in words that a file is too large; nothing while it is not. */
+export const tooLarge = (bytes: number): Result<never> | undefined =>
+  bytes <= MOST_BACKUP_BYTES
+    ? undefined
+    : fail(
+        "too-large",
+        "",
+        `This file has ${Math.round(bytes / 1e6)} MB; a backup of up to ${MOST_BACKUP_BYTES / 1e6} MB is read. Nothing was changed.`,
+      );
 
 /**
- * Reads a backup, every row checked. Nothing of a damaged file is taken: the issues say which row and field and why.
+ * Reads a backup, every row checked. Nothing of a damaged file is taken: the issues say which row and field and why, the
+ * first hundred of them. `report` is told the part that was read, 0 to 1.
  *
  * Errors: `not-json` with line and column, `foreign` for a file that is something else, `newer` for one written by a
  * later version, `bad-row`, `double` for two rows with one id, `orphan` for a row that points to nothing.
  */
-export function readBackup(text: string): Result<Backup> {
+export function readBackup(text: string, report: (part: number) => void = () => undefined): Result<Backup> {
   const parsed = parseJson(text);
   if (!parsed.ok) return parsed;
   const outer = envelope.safeParse(parsed.value);
@@ -57,24 +101,45 @@ export function readBackup(text: string): Result<Backup> {
       `Written by a newer Plumbline (records ${version}, this one reads up to ${RECORD_VERSION}). Update first.`,
       version,
     );
-  const issues: Issue[] = Object.keys(found)
-    .filter((name) => !TABLE_NAMES.includes(name as TableName))
-    .map((name) => ({
-      code: "foreign",
-      path: `records.${name}`,
-      message: `There is no table called ${name}.`,
-    }));
+  const issues: Issue[] = [];
+  for (const name in found) {
+    if (issues.length >= MOST_ISSUES) break;
+    if (!TABLE_NAMES.includes(name as TableName))
+      issues.push({ code: "foreign", path: `records.${name}`, message: `There is no table called ${name}.` });
+    else if (!Array.isArray(found[name]))
+      issues.push({ code: "bad-row", path: `records.${name}`, message: "A table is a list of rows." });
+  }
+  if (issues.length > 0) return { ok: false, issues };
+  const rowsOf = (table: TableName) => (found[table] ?? []) as unknown[];
+  const all = TABLE_NAMES.reduce((sum, table) => sum + rowsOf(table).length, 0);
   const records = noRecords();
-  for (const table of TABLE_NAMES) readTable(table, found[table] ?? [], version, records, issues);
+  let done = 0;
+  for (const table of TABLE_NAMES) {
+    readTable(table, rowsOf(table), version, records, issues, (rows) => report((done + rows) / all));
+    if (issues.length >= MOST_ISSUES) return { ok: false, issues: issues.slice(0, MOST_ISSUES) };
+    done += rowsOf(table).length;
+  }
   issues.push(...orphans(records));
   return issues.length > 0
     ? { ok: false, issues: issues.slice(0, MOST_ISSUES) }
     : ok({ format: FORMAT, version: RECORD_VERSION, madeAt, records });
 }
 
-function readTable(table: TableName, rows: unknown[], version: number, into: Records, issues: Issue[]): void {
+/** Rows between two reports. */
+const REPORTED = 2000;
+
+function readTable(
+  table: TableName,
+  rows: unknown[],
+  version: number,
+  into: Records,
+  issues: Issue[],
+  report: (rows: number) => void,
+): void {
   const seen = new Set<string>();
   for (const [index, row] of rows.entries()) {
+    if (issues.length >= MOST_ISSUES) return;
+    if (index % REPORTED === 0) report(index);
     const path = `records.${table}.${index}`;
     const carried = isObject(row) ? migrateRow(table, row, version) : row;
     const read = TABLES[table].safeParse(carried);
@@ -127,6 +192,10 @@ function parseJson(text: string): Result<unknown> {
       `The file breaks off being JSON at line ${before.length}, column ${column}.${cut}`,
     );
   }
+}
+
+function isTables(value: unknown): boolean {
+  return isObject(value);
 }
 
 const isObject = (value: unknown): value is Record<string, unknown> =>

@@ -252,7 +252,8 @@ export function goodAssignment(
   const overlook = () => random() < BLINK;
   const warm = start ? MILD : WARM;
   let gone = 0;
-  for (let round = 0; round < rounds && !late(); round++) {
+  let timeUp = false;
+  for (let round = 0; round < rounds && !(timeUp = late()); round++) {
     const away = someStops(numbers, now.days, pick);
     const way = pick(8);
     const by = [undefined, left, long, far, urgent][pick(5)];
@@ -271,7 +272,7 @@ export function goodAssignment(
     } else if (++gone % SHOWN === 0) met?.(now.days);
   }
   const last = new Board(numbers, best.days);
-  last.settle(true, late);
+  if (!timeUp) last.settle(true, late);
   return last.days;
 }
 

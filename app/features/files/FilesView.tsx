@@ -1,18 +1,20 @@
 import { Button } from "antd";
 import { useState } from "react";
-import { useFetcher, useRevalidator, type SubmitTarget } from "react-router";
-import { download, exportBackup, readAllRecords } from "~app/data/files";
+import { useRevalidator } from "react-router";
+import { startBackup, startReadingsCsv } from "~app/data/files";
+import { readRosterRecords } from "~app/data/queries";
 import type { Round } from "~app/data/session";
 import { todayHere } from "~app/ui/days";
 import { DemoLoader } from "~app/ui/DemoLoader";
 import { RoundNote } from "~app/ui/Frame";
 import { useWording } from "~app/ui/useWording";
 import { dueEvents } from "~core/cycle/dueEvents";
-import { readBackup, type Backup } from "~core/record/backup";
 import type { Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import { PeoplePanel } from "./PeoplePanel";
-import type { Issue, Result } from "~core/result";
+import { ExportRow, type Exporter } from "./ExportRow";
+import { RestorePanel } from "./RestorePanel";
+import type { Wording } from "~core/foot/wording";
 import "./files.css";
 
 interface FilesProps {
@@ -27,32 +29,24 @@ interface FilesProps {
 /** The data is the user's: out as files in open formats, back in after a check of every row. */
 export function FilesView({ counts, yards, horses, round, persisted, usedMb }: FilesProps) {
   const wording = useWording();
-  const exporters = [
+  const exporters: Exporter[] = [
     {
       name: "Back up everything",
       why: "One JSON file with every record. Restore it here, on this device or another.",
-      run: async () => download(`plumbline-${todayHere()}.json`, "application/json", await exportBackup()),
+      file: { name: `plumbline-${todayHere()}.json`, type: "application/json" },
+      start: startBackup,
     },
     {
       name: "Readings as CSV",
       why: "One row a foot and moment: millimetres, degrees, and how each was taken.",
-      run: async () => {
-        const { readingsCsv } = await import("~core/record/csv");
-        download(`plumbline-readings-${todayHere()}.csv`, "text/csv", readingsCsv(await readAllRecords()));
-      },
+      file: { name: `plumbline-readings-${todayHere()}.csv`, type: "text/csv" },
+      start: startReadingsCsv,
     },
     {
       name: "Due dates as a calendar",
       why: "An .ics file. Bring it in again later: the dates move, they do not double.",
-      run: async () => {
-        const { dueCalendar } = await import("~core/record/calendar");
-        const events = dueEvents(await readAllRecords(), wording);
-        download(
-          `plumbline-due-${todayHere()}.ics`,
-          "text/calendar",
-          dueCalendar(events, new Date().toISOString()),
-        );
-      },
+      file: { name: `plumbline-due-${todayHere()}.ics`, type: "text/calendar" },
+      start: () => ({ answer: dueDates(wording), cancel: () => undefined }),
     },
   ];
   return (
@@ -69,13 +63,8 @@ export function FilesView({ counts, yards, horses, round, persisted, usedMb }: F
         </div>
       </header>
       <section className="file-rows" aria-label="Take out">
-        {exporters.map(({ name, why, run }) => (
-          <div key={name} className="file-row">
-            <Button type={name === "Back up everything" ? "primary" : "default"} onClick={() => void run()}>
-              {name}
-            </Button>
-            <p className="quiet">{why}</p>
-          </div>
+        {exporters.map((exporter) => (
+          <ExportRow key={exporter.name} {...exporter} />
         ))}
       </section>
       <RestorePanel />
@@ -99,71 +88,11 @@ export function FilesView({ counts, yards, horses, round, persisted, usedMb }: F
   );
 }
 
-/** Choose a file, see what is in it or what is wrong with it, then decide. */
-function RestorePanel() {
-  const [found, setFound] = useState<{ name: string; read: Result<Backup>; sent: boolean }>();
-  const fetcher = useFetcher<Result<true>>();
-  const answer = found?.sent && fetcher.state === "idle" ? fetcher.data : undefined;
-  const backup = found?.read.ok && !answer ? found.read.value : undefined;
-  const wrong = [found?.read, answer].find((result) => result?.ok === false);
-  const issues: Issue[] = wrong && !wrong.ok ? wrong.issues : [];
-  return (
-    <section className="file-section" aria-label="Restore">
-      <h2>Restore a backup</h2>
-      <label className="file-choose">
-        <span>Choose a backup file</span>
-        <input
-          type="file"
-          accept="application/json,.json"
-          onChange={async (event) => {
-            const file = event.target.files?.[0];
-            event.target.value = "";
-            if (file) setFound({ name: file.name, read: readBackup(await file.text()), sent: false });
-          }}
-        />
-      </label>
-      {backup && found && (
-        <div className="restore-found">
-          <p>
-            <b>{found.name}</b>, made {backup.madeAt.slice(0, 10)}: {backup.records.horses.length} horses,{" "}
-            {backup.records.visits.length} visits, {backup.records.readings.length} readings. Every row was
-            read and is sound.
-          </p>
-          <p>It takes the place of everything that is open now. Back up first if you may want it again.</p>
-          <div className="file-acts">
-            <Button
-              type="primary"
-              danger
-              loading={fetcher.state !== "idle"}
-              onClick={() => {
-                setFound({ ...found, sent: true });
-                void fetcher.submit(backup as unknown as SubmitTarget, {
-                  method: "post",
-                  encType: "application/json",
-                });
-              }}
-            >
-              Restore it
-            </Button>
-            <Button onClick={() => setFound(undefined)}>Leave things as they are</Button>
-          </div>
-        </div>
-      )}
-      {answer?.ok && <p role="status">Restored.</p>}
-      {issues.length > 0 && (
-        <div role="alert" className="restore-issues">
-          <p className="ember strong">{found?.name ?? "The backup"} was not restored. Nothing was changed.</p>
-          <ul>
-            {issues.map(({ path, message }) => (
-              <li key={`${path} ${message}`}>
-                {path && <code>{path}</code>} {message}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
-    </section>
-  );
+/** The due dates of the round as a calendar's text. */
+async function dueDates(wording: Wording): Promise<string> {
+  const { dueCalendar } = await import("~core/record/calendar");
+  const events = dueEvents(await readRosterRecords(todayHere()), wording);
+  return dueCalendar(events, new Date().toISOString());
 }
 
 function KeepPanel({ persisted }: { persisted: boolean }) {

@@ -106,8 +106,15 @@ export function PeoplePanel({ yards, horses }: { yards: readonly Yard[]; horses:
             <Button
               type="primary"
               disabled={count === 0}
-              onClick={() => {
-                void save(...peopleEdits(found));
+              onClick={async () => {
+                const saved = await save(...peopleEdits(found));
+                if (saved.kind !== "saved") {
+                  setSaid({
+                    text: saved.kind === "failed" ? saved.message : "This could not be brought in.",
+                    bad: true,
+                  });
+                  return;
+                }
                 setFile(undefined);
                 setSaid({ text: `${count} brought in. Ctrl-Z takes them back.`, bad: false });
               }}

@@ -1,15 +1,19 @@
 import { Button, Input, Segmented, Select } from "antd";
-import { useState } from "react";
+import { group } from "d3-array";
+import { useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { cycleOf, type RosterRow } from "~core/cycle/dayPlan";
 import { dueReason, workInWords, type CycleState } from "~core/cycle/dueWords";
-import type { FeetOfHorse } from "~core/visit/feetOfHorse";
+import type { Reading } from "~core/foot/records/reading";
+import { feetOfHorse } from "~core/visit/feetOfHorse";
 import type { Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { FourFeet } from "~app/drawing/FourFeet";
 import { shortDay } from "~app/ui/days";
+import { useShown } from "~app/ui/useShown";
 import { useWording } from "~app/ui/useWording";
+import { useLastReadings } from "./useLastReadings";
 import "./horses.css";
 
 interface HorsesProps {
@@ -17,9 +21,12 @@ interface HorsesProps {
   yards: Yard[];
   /** No longer on the round. */
   gone: Horse[];
-  feet: Record<string, FeetOfHorse>;
+  /** Readings of the first rows’ last visits. */
+  readings: readonly Reading[];
   today: string;
 }
+
+const NONE: readonly Reading[] = [];
 
 const DUE_CHOICES = [
   { label: "All", value: "all" },
@@ -28,7 +35,7 @@ const DUE_CHOICES = [
 ];
 
 /** Every horse of the round: find it, see at a glance how far its cycle has run. */
-export function HorsesView({ rows, yards, gone, feet, today }: HorsesProps) {
+export function HorsesView({ rows, yards, gone, readings, today }: HorsesProps) {
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const [filter, setFilter] = useState({
@@ -52,6 +59,13 @@ export function HorsesView({ rows, yards, gone, feet, today }: HorsesProps) {
         (yard === "" || row.yard.id === yard) &&
         (due === "all" || cycle?.state === due),
     );
+  const list = useShown(shown.length);
+  const drawn = shown.slice(0, list.shown);
+  const read = useLastReadings(
+    drawn.map(({ row }) => row),
+    readings,
+  );
+  const byHorse = useMemo(() => group(read, ({ horseId }) => horseId), [read]);
   return (
     <div className="page">
       <header className="page-head">
@@ -100,10 +114,11 @@ export function HorsesView({ rows, yards, gone, feet, today }: HorsesProps) {
       )}
       {rows.length > 0 && shown.length === 0 && <p className="quiet">No horse fits. Clear a filter.</p>}
       <ul className="horse-list">
-        {shown.map(({ row, cycle }) => (
-          <HorseRow key={row.horse.id} row={row} cycle={cycle} feet={feet[row.horse.id] ?? {}} />
+        {drawn.map(({ row, cycle }) => (
+          <HorseRow key={row.horse.id} row={row} cycle={cycle} readings={byHorse.get(row.horse.id) ?? NONE} />
         ))}
       </ul>
+      {list.more}
       {gone.length > 0 && (
         <section className="horses-gone" aria-label="No longer on the round">
           <h2>No longer on the round</h2>
@@ -129,13 +144,14 @@ const matches = ({ horse, yard }: RosterRow, text: string): boolean =>
 function HorseRow({
   row,
   cycle,
-  feet,
+  readings,
 }: {
   row: RosterRow;
   cycle: CycleState | undefined;
-  feet: FeetOfHorse;
+  readings: readonly Reading[];
 }) {
   const { horse, yard, last, coming } = row;
+  const feet = useMemo(() => feetOfHorse(horse, readings), [horse, readings]);
   const wording = useWording();
   const flags = [
     ...(horse.habits ? [{ text: "Take care", className: "ember" }] : []),

@@ -3,6 +3,7 @@ import { scaleLinear } from "d3-scale";
 import dayjs from "dayjs";
 import { Link, useSearchParams } from "react-router";
 import type { PlanningRecords } from "~app/data/planning";
+import { useShown } from "~app/ui/useShown";
 import { useWording } from "~app/ui/useWording";
 import { addDays } from "~core/calendar/date";
 import { boardGroups, boardRows, GROUPINGS, type BoardRow, type Grouping } from "~core/cycle/board";
@@ -23,6 +24,8 @@ export function BoardView({ rows, today }: BoardProps) {
   const by = asked && GROUPINGS.includes(asked) ? asked : "late first";
   const board = boardRows(rows, today);
   const groups = boardGroups(board, by);
+  const list = useShown(board.length);
+  const drawn = firstRows(groups, list.shown);
   const late = board.filter(({ over }) => over > 0).length;
   const open = board.filter(({ over, opens }) => over === 0 && opens <= 0).length;
   const x = scaleLinear().domain([-BEFORE, AFTER]).range([0, 100]);
@@ -61,10 +64,10 @@ export function BoardView({ rows, today }: BoardProps) {
             )}
           </div>
         </div>
-        {groups.map(({ name, rows: members }) => (
+        {drawn.map(({ name, rows: members, all }) => (
           <section key={name} className="board-group" aria-label={name}>
             <h2>
-              {name} <span className="quiet">{members.length}</span>
+              {name} <span className="quiet">{all}</span>
             </h2>
             <ul>
               {members.map((row) => (
@@ -73,9 +76,20 @@ export function BoardView({ rows, today }: BoardProps) {
             </ul>
           </section>
         ))}
+        {list.more}
       </section>
     </div>
   );
+}
+
+/** As many rows as are to be drawn, in their groups; `all` is how many a group has. */
+function firstRows(groups: ReturnType<typeof boardGroups>, most: number) {
+  let left = most;
+  return groups.flatMap(({ name, rows }) => {
+    const drawn = rows.slice(0, Math.max(0, left));
+    left -= rows.length;
+    return drawn.length > 0 ? [{ name, rows: drawn, all: rows.length }] : [];
+  });
 }
 
 function Row({ row, x }: { row: BoardRow; x: (day: number) => number }) {

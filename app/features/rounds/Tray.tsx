@@ -1,4 +1,5 @@
 import { useDroppable } from "@dnd-kit/core";
+import { useShown } from "~app/ui/useShown";
 import type { MoveCost } from "~core/rounds/layout";
 import type { PlanningJob } from "~core/rounds/planning";
 import { JobChip } from "./JobChip";
@@ -15,6 +16,7 @@ export function Tray({
   cost: MoveCost | undefined;
 }) {
   const { setNodeRef, isOver } = useDroppable({ id: NO_DAY });
+  const list = useShown(left.length);
   return (
     <section
       ref={setNodeRef}
@@ -27,10 +29,11 @@ export function Tray({
       {cost && <p className="verdigris strong">Take it off the plan</p>}
       {left.length === 0 && <p className="quiet">Everybody who is due has a day.</p>}
       <ul>
-        {left.map((job) => (
+        {left.slice(0, list.shown).map((job) => (
           <JobChip key={job.horse.id} job={job} date={undefined} hand={hand} />
         ))}
       </ul>
+      {list.more}
     </section>
   );
 }

@@ -1,0 +1,61 @@
+import { expose } from "comlink";
+import { openDatabase } from "~app/data/database";
+import { backupFile, fillStore, readRecords, type Report } from "~app/data/storeFiles";
+import { readBackup, tooLarge, type Backup } from "~core/record/backup";
+import { readingsCsv } from "~core/record/csv";
+import type { Edit } from "~core/record/edit";
+import { ok, type Result } from "~core/result";
+
+/** What a backup holds, to be looked at before it is restored. */
+export interface BackupSummary {
+  madeAt: string;
+  horses: number;
+  visits: number;
+  readings: number;
+}
+
+/** The backup that was read last and is sound. */
+let read: Backup | undefined;
+
+async function withDatabase<T>(
+  name: string,
+  work: (db: ReturnType<typeof openDatabase>) => Promise<T>,
+): Promise<T> {
+  const db = openDatabase(name);
+  try {
+    return await work(db);
+  } finally {
+    db.close();
+  }
+}
+
+const filesWorker = {
+  backup: (name: string, refused: Edit[], madeAt: string, report: Report): Promise<Blob> =>
+    withDatabase(name, (db) => backupFile(db, refused, madeAt, report)),
+  readingsCsv: (name: string, refused: Edit[], report: Report): Promise<Blob> =>
+    withDatabase(name, async (db) => {
+      const records = await readRecords(db, refused, ["yards", "horses", "readings"]);
+      report(0.7);
+      return new Blob([readingsCsv(records)], { type: "text/csv" });
+    }),
+  /** Reads a file and keeps it for `restore`. */
+  read: async (file: Blob, report: Report): Promise<Result<BackupSummary>> => {
+    const large = tooLarge(file.size);
+    if (large) return large;
+    const found = readBackup(await file.text(), report);
+    read = found.ok ? found.value : undefined;
+    if (!found.ok) return found;
+    const { madeAt, records } = found.value;
+    const { horses, visits, readings } = records;
+    return ok({ madeAt, horses: horses.length, visits: visits.length, readings: readings.length });
+  },
+  /** Puts what was read in the place of everything in a store; the answer names the new filling. */
+  restore: (name: string, report: Report): Promise<string> =>
+    withDatabase(name, (db) => {
+      if (!read) throw new Error("no backup was read");
+      return fillStore(db, read, report);
+    }),
+};
+export type FilesWorker = typeof filesWorker;
+
+expose(filesWorker);
