@@ -317,7 +317,7 @@ try {
   console.log(`reading it: ${((performance.now() - choosing) / 1000).toFixed(1)} s`);
   const restoring = performance.now();
   await page.getByRole("button", { name: "Restore it" }).click();
-  await page.getByText("Restored.").waitFor({ timeout: 240_000 });
+  await page.getByText("Restored.").waitFor({ timeout: 600_000 });
   console.log(`restoring it: ${((performance.now() - restoring) / 1000).toFixed(1)} s`);
   rows.push(["the page standing still in a restore", await stood(), 200]);
   console.log("\nyardstick                                            measured      bound      ratio");

@@ -1,5 +1,4 @@
-import { useContext } from "react";
-import { UNSAFE_DataRouterContext as RouterContext, useNavigate, useSearchParams } from "react-router";
+import { useLocation, useNavigate, useNavigation, useSearchParams } from "react-router";
 
 /**
  * Which of a stage's views the address names, and the way to another one; `otherwise` while it names none. The other view
@@ -12,16 +11,16 @@ export function useView<View extends string>(
 ): { view: View; show: (next: View) => void } {
   const [search] = useSearchParams();
   const navigate = useNavigate();
-  const router = useContext(RouterContext)?.router;
+  const here = useLocation();
+  const heading = useNavigation().location ?? here;
   const asked = search.get("view");
   return {
     view: asked !== null && asked in views ? (asked as View) : otherwise,
     show: (next) => {
-      const heading = router?.state.navigation.location ?? router?.state.location;
-      const changed = new URLSearchParams(heading?.search ?? search);
+      const changed = new URLSearchParams(heading.search);
       changed.set("view", next);
       void navigate(
-        { pathname: heading?.pathname ?? ".", search: `?${changed.toString()}` },
+        { pathname: heading.pathname, search: `?${changed.toString()}` },
         { replace: true, preventScrollReset: true },
       );
     },

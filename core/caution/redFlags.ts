@@ -1,6 +1,6 @@
 import type { FindKind } from "../foot/wear";
 
-/** Questions whose yes belongs to the vet. Source: handbook, cautions. */
+/** Questions whose yes belongs to the vet. Source: trade practice. */
 export const RED_FLAGS = {
   lame: "Lame at walk",
   pulse: "Strong digital pulse, or hot feet",

@@ -1,7 +1,7 @@
 import { LEVEL_BOUNDS } from "../constants/bounds";
 import { levelOf, type Level } from "./level";
 
-/** The least axis that is ever called broken, however sharp the gauge. Source: handbook, side view. */
+/** The least axis that is ever called broken, however sharp the gauge. Source: assumption, because a gauge is read to half a degree at best. */
 const LEAST_AXIS_NOISE_DEG = 1;
 
 export interface AxisReading {

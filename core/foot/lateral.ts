@@ -52,7 +52,7 @@ const UNDERRUN_DEG = LEVEL_BOUNDS.heelShallowerDeg.value[0];
  * mirrored or moved: the ground line and the toe say which way is forward, the top of the wall says which way is up.
  *
  * Errors: `coincident` where two marks that make a line are one point, `parallel` where the pastern line never meets
- * the ground, `upside-down` where the top of the wall stands on the ground line. Source: handbook, side view.
+ * the ground, `upside-down` where the top of the wall stands on the ground line. Source: trade practice.
  */
 export function readLateral(points: LateralPoints, mmPerPx = 1): Result<LateralReading> {
   const size = Math.max(...Object.values(points).map((point: Vector) => distance(point, points.toe)));

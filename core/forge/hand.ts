@@ -13,7 +13,7 @@ export interface ForgedSteel {
   computed: number;
 }
 
-/** How strongly the general answer is held against a few shoes of one's own. Source: handbook, forge. */
+/** How strongly the general answer is held against a few shoes of one's own. Source: assumption, because three shoes are about what a smith remembers. */
 const HELD_BY = 3;
 
 /** What a shoe took beyond what is computed for what it came out as, mm: positive = this hand needs more steel. */

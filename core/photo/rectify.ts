@@ -37,7 +37,7 @@ const IN_LINE_PART = 0.01;
  * Jacobian at the card's centre): it needs no focal length.
  *
  * Errors: `corners-in-line` where three corners nearly lie on one line, `corners-crossed` where they are not taken
- * round the card. Source: Hartley and Zisserman (2004); handbook, photographs.
+ * round the card. Source: Hartley and Zisserman (2004).
  */
 export function rectifyCard(card: CardInPicture): Result<Rectified> {
   const { corners, width, height } = card;

@@ -52,7 +52,7 @@ export interface RoundsPlan {
   gap: number;
 }
 
-/** Costs, in minutes of driving that they outweigh. Source: handbook, rounds. */
+/** Costs, in minutes of driving that they outweigh. Source: assumption, because a day late is worth a short detour. */
 const LATE_A_DAY = 20;
 const EARLY_A_DAY = 2;
 const LEFT_OUT = 500;

@@ -6,7 +6,7 @@ export type Place = readonly [latitude: number, longitude: number];
 /** Mean radius of the earth, km. Source: International Union of Geodesy and Geophysics, 1980. */
 export const EARTH_RADIUS_KM = 6371.0088;
 
-/** Roads are this much longer than the great circle. Source: handbook, rounds; a stand-in for a route service. */
+/** Roads are this much longer than the great circle. Source: assumption, because no route service is asked. */
 export const USUAL_DETOUR = 1.3;
 
 /** Great-circle distance, km (haversine: exact on the sphere, steady for near places). */

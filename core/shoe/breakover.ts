@@ -47,7 +47,7 @@ export interface Breakover {
 /**
  * Where each lens would have the breakover, and the one that is chosen unless somebody says otherwise: of pastern line
  * and coffin tip the one further forward, which errs towards taking less; else the one there is; else even halves.
- * A place ahead of the toe is the toe. Source: handbook, lenses.
+ * A place ahead of the toe is the toe. Source: trade practice.
  */
 export function breakoverLenses(question: BreakoverQuestion): Breakover {
   const { toeY, corY, supportY, pasternLineFromToe, coffinTipY, ahead = AHEAD_OF_TIP_MM } = question;

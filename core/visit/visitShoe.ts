@@ -49,7 +49,7 @@ export interface VisitShoe {
 const SLOPING_DEG = 48;
 /** A frog wider than this over its sulcus is a big one. Assumption. */
 const BIG_FROG = 1.2;
-/** Heels that lie further forward than this part of the sulcus have run forward. Handbook, survey. */
+/** Heels that lie further forward than this part of the sulcus have run forward. Source: trade practice. */
 const RUN_FORWARD = 0.4;
 /** Limb that leans more than this deviates, deg. Assumption. */
 const DEVIATES_DEG = 2.5;

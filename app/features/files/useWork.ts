@@ -32,10 +32,13 @@ export function useWork() {
         setTrouble(storageTrouble(error));
         return undefined;
       } finally {
-        if (running.current === one) cancel();
+        if (running.current === one) {
+          running.current = undefined;
+          setPart(undefined);
+        }
       }
     },
-    [cancel],
+    [],
   );
   return { part, trouble, run, cancel };
 }

@@ -11,7 +11,7 @@ const axisOf = ({ measures, noise }: FootFacts) => {
     : { ...readAxis(dorsalAngle, pasternAngle, noise.angleDeg), dorsalAngle, pasternAngle };
 };
 
-/** Hairline steeper than this with a very broken-back axis and low heels is suspicious. Assumption of the handbook's words. */
+/** Hairline steeper than this with a very broken-back axis and low heels is suspicious. Assumption, because a sound hairline runs at some 20 to 30 deg. */
 const STEEP_HAIRLINE_DEG = 28;
 const VERY_BROKEN_BACK_DEG = -8;
 const LOW_HEEL_PART = 1 / 3;

@@ -4,7 +4,7 @@ import { corDisagrees } from "../survey/survey";
 import { ringDivergence, WALL_PLACE_NAMES, widestWhiteLine } from "../survey/walls";
 import type { Rule } from "./rule";
 
-/** Collateral sulcus shallower than this: probably a thin sole. Source: handbook, depths. */
+/** Collateral sulcus shallower than this: probably a thin sole. Source: trade practice. */
 const THIN_SULCUS_MM = 10;
 /** A ring that comes back less than this apart, mm, could be the hand. sqrt 2 x 3 mm. */
 const RING_NOISE_MM = 4.2;

@@ -38,7 +38,7 @@ export interface PredictedFoot {
   toeLength: number;
 }
 
-/** Height of the centre of rotation over the bearing length. Source: handbook, trim ("0.4 unless a radiograph"). */
+/** Height of the centre of rotation over the bearing length. Source: assumption, because it is unknown without a radiograph. */
 const COR_HEIGHT_PART = 0.4;
 
 export const NO_CUT: Cuts = { toe: 0, heelMedial: 0, heelLateral: 0, dress: 0 };
@@ -51,7 +51,7 @@ export const heelYOf = (foot: Pick<TrimFoot, "heelMedial" | "heelLateral">): num
  * What four cuts do to a foot. Between toe and heels the cut lies on a plane. Negative cuts are growth.
  *
  * Errors: `impossible` where the numbers make no foot (toe not ahead of the heels, an angle outside 0 to 90,
- * heels on top of each other), `too-deep` where the cut would leave no wall. Source: plane geometry, handbook, trim.
+ * heels on top of each other), `too-deep` where the cut would leave no wall. Source: plane geometry.
  */
 export function predictTrim(foot: TrimFoot, cuts: Cuts): Result<PredictedFoot> {
   const heelY = heelYOf(foot);

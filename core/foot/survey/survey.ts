@@ -60,7 +60,7 @@ export interface SoleSurvey {
   drift?: { lateral: number; toe: number };
 }
 
-/** Numbers of the handbook's survey, mm on a foot of size 1. Source: trade practice. */
+/** Places of the survey's marks, mm on a foot of size 1. Source: trade practice. */
 const UNIT = { corBehindApex: 25, tipAhead: 22, breakoverAhead: 6, corDisagree: 6 };
 
 /**

@@ -28,7 +28,7 @@ function strokesOf(
       return [];
     }
   });
-  const sizes = streams.flatMap((stream) =>
+  const sizes = [text, ...streams].flatMap((stream) =>
     [...stream.matchAll(/\/MediaBox \[ 0 0 ([\d.]+) ([\d.]+) \]/g)].map(([, w, h]): [number, number] => [
       Number(w) / PT,
       Number(h) / PT,
