@@ -82,3 +82,51 @@ test("at 360 px and at 200 % nothing runs off the side", async ({ page }) => {
     }
   }
 });
+
+test("words without an end break: no name, note or habit of 200 letters pushes a page wider than its screen", async ({
+  page,
+}) => {
+  test.setTimeout(400_000);
+  await openVisit(page, "arrive");
+  await page.goto("/mark.svg");
+  await page.evaluate(async (today) => {
+    const long = "W".repeat(200);
+    const opening = indexedDB.open("plumbline-demo");
+    const db = await new Promise<IDBDatabase>((done) => {
+      opening.onsuccess = () => done(opening.result);
+    });
+    const writing = db.transaction(["yards", "horses", "visits"], "readwrite");
+    const change = (table: string, to: Record<string, unknown>) => {
+      const walking = writing.objectStore(table).openCursor();
+      walking.onsuccess = () => {
+        const cursor = walking.result;
+        if (!cursor) return;
+        cursor.update({ ...cursor.value, ...to });
+        cursor.continue();
+      };
+    };
+    change("yards", { name: long, access: long, person: long });
+    change("horses", { name: long, habits: long, notes: long });
+    change("visits", { watch: long, tell: long, notes: { arrive: long, watch: long } });
+    await new Promise((done) => {
+      writing.oncomplete = done;
+    });
+    db.close();
+    return today;
+  }, TODAY);
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 800 });
+    for (const address of [
+      ...SCREENS,
+      "/rounds",
+      "/rounds?view=board",
+      "/rounds?view=calls",
+      `/rounds/${TODAY}`,
+    ]) {
+      await page.goto(address);
+      await expect(page.getByRole("heading").first()).toBeVisible();
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect.soft([address, wide]).toEqual([address, width]);
+    }
+  }
+});

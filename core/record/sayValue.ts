@@ -60,6 +60,8 @@ const PLACES: readonly (readonly [path: string, quantity: Quantity])[] = [
   ["steel.count", "count"],
   ["appointments.minutes", "minutes"],
   ["settings.fraction", "count"],
+  // Degrees or mm, by the measure beside it.
+  ["settings.pairs.*", "ratio"],
   ["settings.axisLimitDeg", "deg"],
   ["settings.rounds.speedKmh", "km/h"],
   ["settings.rounds.*", "minutes"],
@@ -83,7 +85,7 @@ export function quantityAt(table: TableName, path: readonly string[]): Quantity 
     return MEASURE_FACTS[second as Measure].kind === "angle" ? "deg" : "mm";
   if (table === "readings" && first === "side" && second === "pasternLineFromToe") return "mm";
   if (table === "settings" && first === "bounds" && second !== undefined)
-    return LEVEL_BOUNDS[second as BoundName].unit as Quantity;
+    return ((LEVEL_BOUNDS as Partial<typeof LEVEL_BOUNDS>)[second as BoundName]?.unit ?? "ratio") as Quantity;
   const whole = [table, ...path].join(".");
   return PLACES.find(([pattern]) => fits(pattern, whole))?.[1] ?? "mm";
 }
@@ -106,7 +108,7 @@ function sayNumber(quantity: Quantity, value: number, wording: Wording): string 
     case "count":
       return String(value);
     default:
-      return quantity.startsWith("°") ? `${value} ${quantity}` : `${value} ${quantity}`;
+      return `${value} ${quantity}`;
   }
 }
 

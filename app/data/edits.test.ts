@@ -1,0 +1,186 @@
+import { afterAll, afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import { change, make } from "~core/record/change";
+import type { Horse } from "~core/record/horse";
+import { DEFAULT_SETTINGS } from "~core/record/settings";
+import { blankVisit, type Visit } from "~core/record/visit";
+import type { Yard } from "~core/record/yard";
+import { keepDraft, loadDrafts, draftAt } from "./drafts";
+import { retryRefused, saveEdits, undoLast, UNDO_STEPS } from "./edits";
+import { backupFile } from "./storeFiles";
+import { readBackup } from "~core/record/backup";
+import { session } from "./session";
+
+const yard: Yard = { id: "y", name: "Tarn Farm", person: "", phone: "", access: "" };
+const horse: Horse = {
+  id: "h",
+  yardId: "y",
+  name: "Wren",
+  kind: "horse",
+  massKg: 430,
+  use: "riding",
+  finish: "trim",
+  habits: "",
+  notes: "",
+};
+const visit: Visit = { id: "v", horseId: "h", date: "2026-11-23", status: "planned", ...blankVisit() };
+
+const { put } = IDBObjectStore.prototype;
+const full = () => {
+  IDBObjectStore.prototype.put = () => {
+    throw new DOMException("full", "QuotaExceededError");
+  };
+};
+const roomAgain = () => {
+  IDBObjectStore.prototype.put = put;
+};
+
+beforeEach(async () => {
+  const { db } = session;
+  await db.transaction("rw", db.tables, async () => {
+    for (const table of db.tables) await table.clear();
+  });
+  await db.yards.put(yard);
+  await db.horses.put(horse);
+  await db.settings.put(DEFAULT_SETTINGS);
+  session.setRefused([]);
+  session.typed.clear();
+  session.epoch = undefined;
+});
+afterEach(roomAgain);
+afterAll(() => session.close());
+
+const stored = () => session.db.horses.get("h");
+
+describe("a change that the store refuses", () => {
+  test("stays, is sent again with the next that succeeds, and is no conflict", async () => {
+    full();
+    expect((await saveEdits([change("horses", horse, ["name"], "Wren II", "name")])).kind).toBe("failed");
+    roomAgain();
+    expect((await saveEdits([change("horses", horse, ["massKg"], 450, "mass")])).kind).toBe("saved");
+    expect(await stored()).toMatchObject({ name: "Wren II", massKg: 450 });
+    expect(session.refused()).toEqual([]);
+  });
+
+  test("changed again while it is refused, the newest value goes, from what the store really holds", async () => {
+    full();
+    await saveEdits([change("horses", horse, ["name"], "one", "name")]);
+    await saveEdits([change("horses", { ...horse, name: "one" }, ["name"], "two", "name")]);
+    expect(session.refused().map(({ edits }) => [edits[0]?.was, edits[0]?.now])).toEqual([["Wren", "two"]]);
+    roomAgain();
+    await retryRefused();
+    expect((await stored())?.name).toBe("two");
+  });
+
+  test("what builds on it waits for it: the record first, then the field of it", async () => {
+    full();
+    await saveEdits([make("visits", visit, "visit")]);
+    await saveEdits([change("visits", visit, ["watch"], "left hind", "watch")]);
+    roomAgain();
+    await retryRefused();
+    expect((await session.db.visits.get("v"))?.watch).toBe("left hind");
+  });
+
+  test("is taken back by undo before anything that was kept", async () => {
+    await saveEdits([change("horses", horse, ["name"], "kept", "name")]);
+    full();
+    await saveEdits([change("horses", horse, ["massKg"], 450, "mass")]);
+    roomAgain();
+    expect(await undoLast()).toMatchObject({ kind: "saved", label: "mass" });
+    expect([session.refused(), (await stored())?.name]).toEqual([[], "kept"]);
+  });
+
+  test("does not hold up a change of another place, even where it can never be kept", async () => {
+    await saveEdits([change("horses", horse, ["massKg"], 9, "mass")]);
+    expect((await saveEdits([change("horses", horse, ["name"], "Wren II", "name")])).kind).toBe("saved");
+    expect(session.refused()).toHaveLength(1);
+  });
+});
+
+describe("records that hang on one another", () => {
+  test("the making of a horse is not taken back while a visit hangs on it", async () => {
+    const other = { ...horse, id: "h2", name: "Merle" };
+    await saveEdits([make("horses", other, "Merle")]);
+    await session.db.visits.put({ ...visit, horseId: "h2" });
+    const undone = await undoLast();
+    expect(undone.kind === "failed" && undone.message).toContain("a visit hangs on it");
+    expect(await session.db.horses.get("h2")).toBeDefined();
+    await session.db.visits.delete("v");
+    expect((await undoLast()).kind).toBe("saved");
+    expect(await session.db.horses.get("h2")).toBeUndefined();
+  });
+
+  test("nothing is made for what another tab has taken away", async () => {
+    await session.db.horses.delete("h");
+    const saved = await saveEdits([make("visits", visit, "visit")]);
+    expect(saved.kind === "failed" && saved.message).toContain("the horse that it belongs to was taken away");
+    expect(await session.db.visits.count()).toBe(0);
+  });
+
+  test("a backup of a store with a row that points to nothing restores, and carries that row", async () => {
+    await session.db.visits.bulkPut([visit, { ...visit, id: "lost", horseId: "nobody" }]);
+    const text = await (await backupFile(session.db, [], "2026-11-23T08:00:00Z")).text();
+    const read = readBackup(text);
+    expect(read.ok && read.value.records.visits.map(({ id }) => id)).toEqual(["v"]);
+    expect((JSON.parse(text) as { leftOut: unknown[] }).leftOut).toHaveLength(1);
+  });
+});
+
+describe("the queue", () => {
+  test("changes of one place, sent at once, are kept in the order of sending", async () => {
+    const names = ["a", "b", "c", "d", "e"];
+    const edits = names.map((name, at) =>
+      change("horses", { ...horse, name: names[at - 1] ?? "Wren" }, ["name"], name, name),
+    );
+    const saved = await Promise.all(edits.map((edit) => saveEdits([edit])));
+    expect(saved.map(({ kind }) => kind)).toEqual(names.map(() => "saved"));
+    expect((await stored())?.name).toBe("e");
+  });
+
+  test("as many undos as changes, sent at once, take all of them back", async () => {
+    for (let at = 0; at < 20; at++)
+      await saveEdits([change("horses", { ...horse, massKg: 430 + at }, ["massKg"], 431 + at, "mass")]);
+    await Promise.all(Array.from({ length: 20 }, undoLast));
+    expect((await stored())?.massKg).toBe(430);
+  });
+
+  test(`undo reaches ${UNDO_STEPS} steps; older ones fold away`, async () => {
+    for (let at = 0; at < UNDO_STEPS + 20; at++)
+      await saveEdits([change("horses", { ...horse, massKg: 430 + at }, ["massKg"], 431 + at, "mass")]);
+    expect(await session.db.journal.count()).toBe(UNDO_STEPS);
+  });
+});
+
+describe("a store that was filled anew by another tab", () => {
+  test("takes nothing of what this tab still shows, and says why", async () => {
+    session.epoch = { value: undefined };
+    await session.db.facts.put({ key: "epoch", value: "another" });
+    const saved = await saveEdits([change("horses", horse, ["name"], "mine", "name")]);
+    expect(saved.kind === "failed" && saved.message).toContain("Another tab has put a backup");
+    expect([(await stored())?.name, session.replaced()]).toEqual(["Wren", true]);
+  });
+});
+
+describe("a setting without a stored row", () => {
+  test("starts from the house’s own settings and is no conflict", async () => {
+    await session.db.settings.clear();
+    expect((await saveEdits([change("settings", DEFAULT_SETTINGS, ["unit"], "in", "unit")])).kind).toBe(
+      "saved",
+    );
+    expect(await session.db.settings.get("settings")).toEqual({ ...DEFAULT_SETTINGS, unit: "in" });
+  });
+});
+
+describe("drafts", () => {
+  test("remember what stood there when the typing began, whatever the store says since", async () => {
+    await keepDraft("d", "4", { value: 48 });
+    await keepDraft("d", "49", { value: 48 });
+    expect(draftAt("d")).toEqual({ text: "49", was: { value: 48 } });
+  });
+
+  test("left by a tab that is gone they are offered here, as one that this tab owns", async () => {
+    await session.db.drafts.put({ key: "d @gone", place: "d", sitting: "gone", text: "9" });
+    await loadDrafts("d");
+    expect(draftAt("d")).toEqual({ text: "9" });
+    expect((await session.db.drafts.toArray()).map(({ sitting }) => sitting)).toEqual([session.sitting]);
+  });
+});
