@@ -7,6 +7,9 @@ import { nothingRead, readingId, type Reading } from "../foot/records/reading";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import { blankVisit, type Visit } from "../record/visit";
 import { plainWording as wording } from "../trim/trim.fixture";
+import { cutFoot } from "../foot/parametric/cut";
+import type { Cuts } from "../foot/parametric/predict";
+import { trimBench } from "./trimBench";
 import { visitPlan } from "./visitPlan";
 
 const visit: Visit = { id: "v", horseId: "h", date: "2026-11-23", status: "open", ...blankVisit() };
@@ -73,5 +76,51 @@ describe("visitPlan", () => {
     expect(plan("LF", lane({ pasternAngle: undefined })).missing).toEqual(["pasternAngle"]);
     expect(plan("LH", lane({ pasternAngle: undefined })).missing).toEqual([]);
     expect(plan("LF", lane()).missing).toEqual([]);
+  });
+});
+
+describe("trimBench", () => {
+  const bench = (cuts?: Partial<Cuts>, second?: "even-halves") => {
+    const own = plan("LF", lane());
+    if (!own.plan.ok) throw new Error("no plan");
+    const now = { ...own.plan.value.handCuts, ...cuts };
+    return {
+      plan: own.plan.value,
+      shown: trimBench(
+        {
+          facts: own.facts,
+          plan: own.plan.value,
+          lenses: own.lenses,
+          cuts: now,
+          done: cutFoot(own.facts.drawn, now),
+          second: second && { lens: second, planned: plan("LF", lane(), {}, second) },
+        },
+        wording,
+      ),
+    };
+  };
+
+  test("within its limits nothing is past, and the foot after the cut is the planned one", () => {
+    const { plan: planned, shown } = bench();
+    expect(shown.past).toEqual([]);
+    expect(shown.after?.predicted.dorsalAngle).toBeCloseTo(planned.predicted.dorsalAngle, 0);
+    expect(shown.compared).toBeUndefined();
+  });
+
+  test("a cut beyond the live sole is past its limit, by name and by how much", () => {
+    const { plan: planned, shown } = bench({ heelMedial: 6 });
+    expect(planned.limits.most.heelMedial).toBeLessThan(6);
+    expect(shown.past).toHaveLength(1);
+  });
+
+  test("a foot that the cuts would leave impossible has no after, and the shoe’s task is the plan’s own", () => {
+    const { plan: planned, shown } = bench({ toe: 400 });
+    expect([shown.after, shown.shoe]).toEqual([undefined, planned.shoe]);
+  });
+
+  test("another lens beside it: its cuts drawn, and how it differs in words", () => {
+    const { shown } = bench({}, "even-halves");
+    expect(shown.otherPlan).toBeDefined();
+    expect(shown.compared?.how).not.toBe("");
   });
 });

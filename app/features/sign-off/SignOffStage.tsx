@@ -1,19 +1,16 @@
 import { Button } from "antd";
+import { useMemo } from "react";
 import { Link } from "react-router";
 import { shortDay } from "~app/ui/days";
 import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { dueReason } from "~core/cycle/dueWords";
-import { capWeeksOf, horseDue, horseOutlook } from "~core/cycle/horseDue";
 import { LIMBS } from "~core/foot/limb";
-import { readAxis } from "~core/foot/axis";
-import type { FootValues, Measure } from "~core/foot/measures";
-import { noiseOf } from "~core/foot/records/pairs";
-import type { CutName } from "~core/trim/trimRecord";
 import { specInWords } from "~core/shoe/specification";
+import { change } from "~core/record/change";
+import { signEdits, signOff } from "~core/visit/signOff";
 import { NoteField } from "~app/stage/NoteField";
-import { lengthInField } from "~core/foot/wording";
 import type { StageContext } from "~app/stage/stageContext";
 import { Unfinished } from "./Unfinished";
 
@@ -22,44 +19,18 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
-  const noise = noiseOf(settings);
-  const readings = file.readings.filter((one) => one.date <= visit.date);
-  const outlooks = horseOutlook(file.horse, readings, settings);
-  const next =
-    visit.status === "signed" && visit.next
-      ? visit.next
-      : horseDue(file.horse, visit.date, outlooks, settings);
-  const unmeasured = LIMBS.filter((limb) => Object.keys(feet[limb].values.after).length === 0);
-  const sign = () =>
-    save(
-      {
-        table: "visits",
-        id: visit.id,
-        path: ["status"],
-        was: visit.status,
-        now: "signed",
-        label: "sign off",
-      },
-      {
-        table: "visits",
-        id: visit.id,
-        path: ["signedAt"],
-        was: visit.signedAt,
-        now: new Date().toISOString(),
-        label: "sign off",
-      },
-      { table: "visits", id: visit.id, path: ["next"], was: visit.next, now: next, label: "sign off" },
-    );
-  const pair = (before: FootValues, after: FootValues, measure: Measure, show: (value: number) => string) =>
-    [before[measure]?.value, after[measure]?.value]
-      .map((value) => (value === undefined ? "–" : show(value)))
-      .join(" → ");
-  const axisWord = (values: FootValues) => {
-    const { dorsalAngle, pasternAngle } = values;
-    if (!dorsalAngle || !pasternAngle) return "–";
-    const axis = readAxis(dorsalAngle.value, pasternAngle.value, noise.angleDeg);
-    return axis.word === "straight" ? "straight" : `${axis.word} ${wording.angle(Math.abs(axis.axisDeg))}`;
-  };
+  const {
+    next,
+    capWeeks,
+    growth,
+    feet: rows,
+    unmeasured,
+  } = useMemo(
+    () => signOff({ visit, horse: file.horse, feet }, file.readings, settings, wording),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit`
+    [visit, file, settings],
+  );
+  const sign = () => save(...signEdits(visit, next, new Date().toISOString()));
   return (
     <div className="sign-off">
       <Unfinished visit={visit} goTo={goTo} />
@@ -71,14 +42,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
           <b>{dueReason(next, file.horse, wording)}</b>
         </p>
         <p className="quiet">
-          Cap {capWeeksOf(file.horse, settings)} weeks.{" "}
-          {outlooks
-            .map(
-              ({ growth, limb }) =>
-                `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? `${growth.observations} cycles` : "general value"})`,
-            )
-            .join("; ")}
-          .
+          Cap {capWeeks} weeks. {growth.join("; ")}.
         </p>
       </section>
       <table className="sign-table">
@@ -95,50 +59,27 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
           </tr>
         </thead>
         <tbody>
-          {LIMBS.map((limb) => {
-            const { values, cuts } = feet[limb];
-            const outlook = outlooks.find((one) => one.limb === limb);
-            const due = outlook?.question?.last === visit.date ? outlook.due : undefined;
-            const taken = ["heelMedial", "heelLateral", "toe", "dress"] as const satisfies CutName[];
-            const untouched = [values.before, values.after, cuts].every(
-              (one) => Object.keys(one).length === 0,
-            );
-            if (untouched)
-              return (
-                <tr key={limb}>
-                  <th scope="row">{wording.limb(limb)}</th>
-                  <td colSpan={5} className="quiet">
-                    not measured, nothing noted
-                  </td>
-                </tr>
-              );
-            return (
+          {rows.map(({ limb, untouched, ...foot }) =>
+            untouched ? (
               <tr key={limb}>
                 <th scope="row">{wording.limb(limb)}</th>
-                <td data-label="Dorsal angle">
-                  {pair(values.before, values.after, "dorsalAngle", wording.angle)}
-                </td>
-                <td data-label="Toe length">
-                  {pair(values.before, values.after, "toeLength", wording.length)}
-                </td>
-                <td data-label="Axis left">{axisWord(values.after)}</td>
-                <td data-label="Taken">
-                  {taken.every((cut) => cuts[cut] === undefined)
-                    ? "nothing noted"
-                    : taken
-                        .map((cut) =>
-                          cuts[cut] === undefined
-                            ? "–"
-                            : lengthInField(cuts[cut], wording, cuts[cut] % 1 === 0 ? 0 : 1),
-                        )
-                        .join(" / ")}
-                </td>
-                <td data-label="By itself due">
-                  {due ? `${shortDay(due.due)} · ${due.reason}` : "not measured"}
+                <td colSpan={5} className="quiet">
+                  not measured, nothing noted
                 </td>
               </tr>
-            );
-          })}
+            ) : (
+              <tr key={limb}>
+                <th scope="row">{wording.limb(limb)}</th>
+                <td data-label="Dorsal angle">{foot.dorsalAngle}</td>
+                <td data-label="Toe length">{foot.toeLength}</td>
+                <td data-label="Axis left">{foot.axis}</td>
+                <td data-label="Taken">{foot.taken ?? "nothing noted"}</td>
+                <td data-label="By itself due">
+                  {foot.due ? `${shortDay(foot.due.due)} · ${foot.due.reason}` : "not measured"}
+                </td>
+              </tr>
+            ),
+          )}
         </tbody>
       </table>
       <Shod feet={feet} />
@@ -176,18 +117,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
           <Link className="link" to={`/horses/${file.horse.id}`}>
             {file.horse.name}’s page
           </Link>
-          <Button
-            onClick={() =>
-              void save({
-                table: "visits",
-                id: visit.id,
-                path: ["status"],
-                was: "signed",
-                now: "open",
-                label: "open again",
-              })
-            }
-          >
+          <Button onClick={() => void save(change("visits", visit, ["status"], "open", "open again"))}>
             Open it again
           </Button>
         </p>

@@ -4,13 +4,10 @@ import { FindingList } from "~app/ui/FindingList";
 import { Fractions } from "~app/ui/Fractions";
 import { useNarrow } from "~app/ui/useNarrow";
 import { useWording } from "~app/ui/useWording";
-import { findingsOf } from "~core/visit/findings";
 import { heelPoint } from "~core/foot/parametric/parameters";
-import { differenceInWords, sidesInWords } from "~core/trim/compare";
-import { cutLines } from "~core/trim/cutLines";
 import { PLAN_WANT_NAMES } from "~core/trim/footQuestion";
-import { levelRest, overcuts, shoeTask } from "~core/trim/plan";
-import { leftInWords, limitInWords, ownerWords, planReasons, shoeInWords } from "~core/trim/planWords";
+import { leftInWords, limitInWords, ownerWords, shoeInWords } from "~core/trim/planWords";
+import { trimBench } from "~core/visit/trimBench";
 import { FootPictures } from "~app/stage/FootPictures";
 import { Conundrum } from "./Conundrum";
 import { RearCut, SideCut, SoleCut } from "./CutOverlays";
@@ -52,32 +49,19 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
         </div>
       </div>
     );
-  const after = done.ok ? done.value : undefined;
-  const lines = cutLines(drawn, cuts, plan.limits.most);
-  const otherPlan = second?.plan.ok ? second.plan.value : undefined;
-  const overlay = {
-    lines,
-    second: otherPlan && cutLines(drawn, otherPlan.handCuts, otherPlan.limits.most),
-    cuts,
-    most: plan.limits.most,
-    wording,
-    onMove: bench.move,
-  };
-  const past = overcuts(plan.question, plan.limits, cuts);
-  const findings = findingsOf({ ...facts, plan });
-  const reasons = planReasons(findings, plan, cuts, wording);
-  const refusals = findings.filter(({ subject }) => subject === "trim");
-  const shoe = after ? shoeTask(plan.question, after.predicted) : plan.shoe;
-  const rest = levelRest(plan, cuts, facts.target.toeLengthMm);
-  const sides = sidesInWords(facts, plan, wording);
-  const compared =
-    otherPlan && secondLens
-      ? differenceInWords(
-          { lens: bench.lenses.frontBack, plan },
-          { lens: secondLens, plan: otherPlan },
-          wording,
-        )
-      : undefined;
+  const { after, lines, otherPlan, otherLines, past, reasons, refusals, shoe, rest, sides, compared } =
+    trimBench(
+      {
+        facts,
+        plan,
+        lenses: bench.lenses,
+        cuts,
+        done,
+        second: second && secondLens ? { lens: secondLens, planned: second } : undefined,
+      },
+      wording,
+    );
+  const overlay = { lines, second: otherLines, cuts, most: plan.limits.most, wording, onMove: bench.move };
   return (
     <div className="bench trim-bench">
       <FootPictures

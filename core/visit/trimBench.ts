@@ -1,0 +1,46 @@
+import { differenceInWords, sidesInWords } from "../trim/compare";
+import { cutLines } from "../trim/cutLines";
+import { levelRest, overcuts, shoeTask, type TrimPlan } from "../trim/plan";
+import { planReasons } from "../trim/planWords";
+import type { FrontLens, LensChoice } from "../foot/lens";
+import type { cutFoot } from "../foot/parametric/cut";
+import type { Cuts } from "../foot/parametric/predict";
+import type { Wording } from "../foot/wording";
+import { findingsOf, type VisitFacts } from "./findings";
+import type { VisitPlan } from "./visitPlan";
+
+/** A plan with the cuts as a hand has them now, and another lens's plan beside it. */
+export interface TrimBenchQuestion {
+  facts: VisitFacts;
+  plan: TrimPlan;
+  lenses: LensChoice;
+  cuts: Cuts;
+  done: ReturnType<typeof cutFoot>;
+  second?: { lens: FrontLens; planned: VisitPlan } | undefined;
+}
+
+/**
+ * What the trim bench shows: the foot after the cuts, their lines, what is past a limit, what a level rest could still
+ * give, findings and reasons, the shoe's task, and how the other lens's plan differs.
+ */
+export function trimBench({ facts, plan, lenses, cuts, done, second }: TrimBenchQuestion, wording: Wording) {
+  const after = done.ok ? done.value : undefined;
+  const findings = findingsOf({ ...facts, plan });
+  const otherPlan = second?.planned.plan.ok ? second.planned.plan.value : undefined;
+  return {
+    after,
+    lines: cutLines(facts.drawn, cuts, plan.limits.most),
+    otherPlan,
+    otherLines: otherPlan && cutLines(facts.drawn, otherPlan.handCuts, otherPlan.limits.most),
+    past: overcuts(plan.question, plan.limits, cuts),
+    reasons: planReasons(findings, plan, cuts, wording),
+    refusals: findings.filter(({ subject }) => subject === "trim"),
+    shoe: after ? shoeTask(plan.question, after.predicted) : plan.shoe,
+    rest: levelRest(plan, cuts, facts.target.toeLengthMm),
+    sides: sidesInWords(facts, plan, wording),
+    compared:
+      otherPlan && second
+        ? differenceInWords({ lens: lenses.frontBack, plan }, { lens: second.lens, plan: otherPlan }, wording)
+        : undefined,
+  };
+}
