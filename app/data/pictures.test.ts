@@ -1,4 +1,6 @@
 import { afterAll, describe, expect, test } from "@jest/globals";
+import Dexie from "dexie";
+import { openDatabase } from "./database";
 import { exportBackup } from "./files";
 import { pictureUrl } from "./pictures";
 import { session } from "./session";
@@ -29,5 +31,25 @@ describe("kept pictures", () => {
       records: { pictures: { id: string }[] };
     };
     expect(backup.records.pictures.map(({ id }) => id)).toContain("p");
+  });
+});
+
+describe("a store of an earlier version", () => {
+  test("is carried over: a picture’s text becomes its bytes, a draft is offered as one of a tab that is gone", async () => {
+    const before = new Dexie("earlier");
+    before.version(6).stores({ pictures: "id", drafts: "key", journal: "++seq, sitting", facts: "key" });
+    await before.table("pictures").put({ id: "p", type: "image/png", data: "/9j/AA==" });
+    await before.table("drafts").put({ key: "v1.LF.before.toeLength", text: "9" });
+    before.close();
+    const now = openDatabase("earlier");
+    const picture = await now.pictures.get("p");
+    expect([picture?.type, [...new Uint8Array(await picture!.bytes.arrayBuffer())]]).toEqual([
+      "image/png",
+      [255, 216, 255, 0],
+    ]);
+    expect(await now.drafts.toArray()).toEqual([
+      { key: "v1.LF.before.toeLength", place: "v1.LF.before.toeLength", sitting: "", text: "9" },
+    ]);
+    now.close();
   });
 });
