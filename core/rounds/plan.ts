@@ -24,6 +24,8 @@ export interface RoundsWatch {
 
 /** Rounds of taking out and putting back: before the proof begins, for what the proof shows, for days planned anew. */
 const RECREATED = 10_000;
+/** No more of them than so many for each job: a round of few is settled soon. */
+const RECREATED_A_JOB = 200;
 const OFFERED = 5000;
 const AGAIN = 3000;
 /** The same for the plan that the relaxed one led to; with many jobs it pays to stay with that. */
@@ -68,11 +70,12 @@ function search(
   start?: Assignment,
 ): { best: Assignment; bound: number } {
   const late = () => watch.elapsed() > watch.seconds;
+  const atMost = (rounds: number) => Math.min(rounds, RECREATED_A_JOB * numbers.kindOf.length);
   const table = new LoadTable();
   const met = (days: Assignment) => {
     for (const load of loadsOf(numbers, days)) table.addNew(load);
   };
-  let best = goodAssignment(numbers, start ? AGAIN : RECREATED, { start, met, late });
+  let best = goodAssignment(numbers, atMost(start ? AGAIN : RECREATED), { start, met, late });
   met(best);
   let objective = costOf(numbers, best);
   let bound = 0;
@@ -90,7 +93,7 @@ function search(
     return true;
   };
   const offer = (loads: readonly DayLoad[], rounds: number) =>
-    take(goodAssignment(numbers, rounds, { start: assignmentOf(numbers, loads), late }));
+    take(goodAssignment(numbers, atMost(rounds), { start: assignmentOf(numbers, loads), late }));
   say();
   const nothing = {
     limits: [],
