@@ -1,5 +1,4 @@
-import { download, exportBackup } from "../data/files";
-import { todayHere } from "./days";
+import { ExportBackup } from "./ExportBackup";
 import { Mark } from "./Mark";
 
 /** Leads back and offers the data, with plain elements only: whatever broke must not break this. */
@@ -13,15 +12,7 @@ export function CrashPage({ title, text }: { title: string; text: string }) {
         <a className="link" href="/">
           Back to Today
         </a>
-        <button
-          type="button"
-          className="plain-button"
-          onClick={async () =>
-            download(`plumbline-${todayHere()}.json`, "application/json", await exportBackup())
-          }
-        >
-          Export a backup of everything
-        </button>
+        <ExportBackup label="Export a backup of everything" />
       </p>
     </main>
   );

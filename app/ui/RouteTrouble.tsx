@@ -1,7 +1,6 @@
 import { isRouteErrorResponse, Link, useRouteError } from "react-router";
-import { download, exportBackup } from "~app/data/files";
 import { storageTrouble } from "~app/data/trouble";
-import { todayHere } from "./days";
+import { ExportBackup } from "./ExportBackup";
 
 /** What went wrong in one part of the screen; the frame around it stays. Leads back, tries again, offers the data. */
 export function RouteTrouble() {
@@ -20,15 +19,7 @@ export function RouteTrouble() {
         <button type="button" className="plain-button" onClick={() => location.reload()}>
           Try again
         </button>
-        <button
-          type="button"
-          className="plain-button"
-          onClick={async () =>
-            download(`plumbline-${todayHere()}.json`, "application/json", await exportBackup())
-          }
-        >
-          Export a backup of everything
-        </button>
+        <ExportBackup label="Export a backup of everything" />
       </p>
     </section>
   );
