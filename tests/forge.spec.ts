@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import type { Page } from "@playwright/test";
-import { expect, openDemo, openVisit, test, TODAY } from "./round";
+import { atRest, expect, openDemo, openVisit, test, TODAY } from "./round";
 
 const answer = (page: Page) => page.getByRole("region", { name: "Steel to cut" });
 /** A field whose label goes on with its unit. */
@@ -140,7 +140,7 @@ test("an operation is moved where its conditions hold, and the plan says where t
   await expect(page.getByText("in your own order")).toBeVisible();
   for (let step = 0; step < 4 && !(await page.getByRole("alert").isVisible()); step++) {
     await earlier.click();
-    await page.waitForTimeout(250);
+    await atRest(page);
   }
   await expect(page.getByRole("alert")).toContainText(
     /“Bend the toe .*” (comes before|finds the steel too cold|is at another end)/,

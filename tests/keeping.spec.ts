@@ -1,5 +1,5 @@
 import { readFile } from "node:fs/promises";
-import { expect, field, openVisit, test, TODAY } from "./round";
+import { draftTexts, expect, field, openVisit, test, TODAY } from "./round";
 
 const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey`;
 
@@ -10,7 +10,7 @@ test("a killed tab loses nothing: half-typed text and unreadable text are there 
   await openVisit(page, "survey");
   await field(page, "Dorsal angle").pressSequentially("48");
   await field(page, "Toe length").pressSequentially("9x");
-  await page.waitForTimeout(900);
+  await expect.poll(() => draftTexts(page)).toEqual(["9x"]);
   const crashed = page.waitForEvent("crash").catch(() => undefined);
   const session = await context.newCDPSession(page);
   void session.send("Page.crash").catch(() => undefined);
@@ -29,7 +29,7 @@ test("a killed tab loses nothing: half-typed text and unreadable text are there 
 test("a note is kept letter by letter while it is typed", async ({ page, context }) => {
   await openVisit(page, "watch");
   await page.getByRole("textbox", { name: "In words" }).pressSequentially("Lands outs");
-  await page.waitForTimeout(900);
+  await expect.poll(() => draftTexts(page)).toEqual(["Lands outs"]);
   const again = await context.newPage();
   await page.close({ runBeforeUnload: false });
   await again.goto(SURVEY.replace("survey", "watch"));

@@ -54,7 +54,6 @@ test("a side view by photograph: marked by prompt, read true, nudged by a tenth,
   for (let step = 0; step < 3; step++) await page.keyboard.press("Shift+ArrowLeft");
   await expect.poll(async () => Math.abs((await numberOf(page, "Dorsal angle")) - before)).toBeGreaterThan(1);
   const after = await numberOf(page, "Dorsal angle");
-  await page.waitForTimeout(800);
 
   await page.goto(SURVEY);
   await expect(field(page, "Dorsal angle")).toHaveValue(String(after));
@@ -95,7 +94,6 @@ test("what was taken by gauge outranks the picture; a mark can be placed again a
     .getByRole("button", { name: "place again" })
     .click();
   await expect(page.getByRole("region", { name: "Next mark" })).toContainText("Hairline at the toe");
-  await page.waitForTimeout(800);
   await page.goto(SURVEY);
   await expect(field(page, "Dorsal angle")).toHaveValue("44");
   await expect(field(page, "Toe length")).toHaveValue(String(Math.round(foot.toeLengthMm)));

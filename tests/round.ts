@@ -35,7 +35,7 @@ export const test = base.extend({
  * Until what was sent has been kept: no hand types an address within the milliseconds that this takes, and a new page
  * would cut it off. What is only typed stays a draft and is not waited for.
  */
-async function atRest(page: Page): Promise<void> {
+export async function atRest(page: Page): Promise<void> {
   interface Inside {
     __reactRouterDataRouter?: {
       state: { navigation: { state: string }; fetchers: Map<string, { state: string }> };
@@ -66,6 +66,22 @@ export async function openVisit(page: Page, stage: string, foot = "LF"): Promise
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/${stage}?foot=${foot}`);
   await expect(page.getByRole("heading", { level: 1, name: /^Bramble/ })).toBeVisible();
 }
+
+/** What is typed and not a value yet, as the store of the demo round has it. */
+export const draftTexts = (page: Page): Promise<string[]> =>
+  page.evaluate(
+    () =>
+      new Promise<string[]>((done) => {
+        const opening = indexedDB.open("plumbline-demo");
+        opening.onsuccess = () => {
+          const reading = opening.result.transaction("drafts").objectStore("drafts").getAll();
+          reading.onsuccess = () => {
+            opening.result.close();
+            done((reading.result as { text: string }[]).map(({ text }) => text));
+          };
+        };
+      }),
+  );
 
 /** The field of a measure, by its label. */
 export const field = (page: Page, name: string) => page.getByRole("textbox", { name, exact: true });

@@ -1,6 +1,6 @@
 import { readFile, writeFile } from "node:fs/promises";
 import type { Page } from "@playwright/test";
-import { expect, field, openDemo, openVisit, test, TODAY } from "./round";
+import { draftTexts, expect, field, openDemo, openVisit, test, TODAY } from "./round";
 
 const BRAMBLE = "demo-yard-1-horse-1";
 const SURVEY = `/visits/${BRAMBLE}-${TODAY}/survey`;
@@ -125,23 +125,7 @@ test("half-typed text is its own tab’s until that tab is gone, then it is offe
 }) => {
   await openVisit(page, "survey");
   await field(page, "Toe length").pressSequentially("9");
-  await expect
-    .poll(() =>
-      page.evaluate(
-        () =>
-          new Promise<number>((done) => {
-            const opening = indexedDB.open("plumbline-demo");
-            opening.onsuccess = () => {
-              const counting = opening.result.transaction("drafts").objectStore("drafts").count();
-              counting.onsuccess = () => {
-                opening.result.close();
-                done(counting.result);
-              };
-            };
-          }),
-      ),
-    )
-    .toBe(1);
+  await expect.poll(() => draftTexts(page)).toEqual(["9"]);
   const other = await context.newPage();
   await other.goto(SURVEY);
   await expect(field(other, "Width")).toBeVisible();

@@ -12,9 +12,9 @@ test("a whole visit with the keyboard alone: from Today to the new due date", as
   await page.keyboard.press("Enter");
   await expect(page.getByRole("button", { name: "On to Survey" })).toBeVisible();
 
-  for (let stage = 0; stage < 3; stage++) {
+  for (const stage of ["Watch", "Pull and read", "Survey"]) {
     await page.keyboard.press("]");
-    await page.waitForTimeout(60);
+    await expect(page.getByRole("heading", { level: 1 })).toContainText(stage);
   }
   await expect(field(page, "Dorsal angle")).toBeFocused();
   for (const value of BEFORE) {
@@ -42,9 +42,9 @@ test("a whole visit with the keyboard alone: from Today to the new due date", as
   await expect(page.getByText("3.5 mm past the limit of 3 mm.")).toBeVisible();
 
   await page.keyboard.press("Escape");
-  for (let stage = 0; stage < 3; stage++) {
+  for (const stage of ["Shoe", "Set", "Recheck"]) {
     await page.keyboard.press("]");
-    await page.waitForTimeout(60);
+    await expect(page.getByRole("heading", { level: 1 })).toContainText(stage);
   }
   await expect(field(page, "Dorsal angle")).toBeFocused();
   for (const value of AFTER) {

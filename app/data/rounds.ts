@@ -1,5 +1,6 @@
 import { RECORD_VERSION } from "~core/record/migrations";
 import { runDemoWorker, type DemoKind } from "../workers/demo";
+import { EPOCH } from "./database";
 import { putRecords } from "./storeFiles";
 import { chooseRound, databaseOf, type Round } from "./session";
 
@@ -28,6 +29,7 @@ export async function loadDemo(kind: DemoKind, today: string, report: (part: num
       await putRecords(db, records);
       await db.table("facts").bulkPut([
         { key: MADE_FOR, value: today },
+        { key: EPOCH, value: crypto.randomUUID() },
         { key: "recordVersion", value: String(RECORD_VERSION) },
       ]);
     });

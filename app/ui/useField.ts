@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from "react";
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, useSyncExternalStore } from "react";
 import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
 import { session } from "~app/data/session";
 import { sameValue, type Edit } from "~core/record/edit";
@@ -50,7 +50,8 @@ export function useFields<Name extends string, T>(fields: Record<Name, Field<T>>
     return found;
   });
   const latest = useRef(fields);
-  useEffect(() => {
+  // In the same commit: a press that comes right after it must not meet what stood there before.
+  useLayoutEffect(() => {
     latest.current = fields;
   });
 

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { session } from "~app/data/session";
 
 /**
@@ -16,7 +16,8 @@ export function useHandle<T>(stored: T, keep: (now: T, flushSync: boolean) => un
       keep,
     },
   );
-  useEffect(() => {
+  // In the same commit: a press that comes right after it must not meet what stood there before.
+  useLayoutEffect(() => {
     latest.current = { ...latest.current, stored, keep };
   });
   const put = useCallback((next: { value: T } | undefined) => {
