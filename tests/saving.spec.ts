@@ -101,6 +101,28 @@ test("a field of the days keeps what was typed while the store refuses, and can 
   await expect(page.getByRole("alert")).toBeHidden();
 });
 
+test("a value of the days that another tab changed during the typing is asked about, in its own unit", async ({
+  page,
+  context,
+}) => {
+  await openDemo(page);
+  await page.goto("/rounds?view=days");
+  const speed = (of: Page) => of.getByRole("textbox", { name: "Speed on the road" });
+  await expect(speed(page)).toHaveValue("50");
+  const other = await context.newPage();
+  await other.goto("/rounds?view=days");
+  await speed(other).fill("70");
+  await speed(page).fill("65");
+  await speed(page).press("Enter");
+  await expect(page.getByText(/^Kept/).first()).toBeVisible();
+  await other.bringToFront();
+  await speed(other).press("Enter");
+  const dialog = other.getByRole("dialog");
+  await expect(dialog.getByRole("button", { name: "Leave 65 km/h" })).toBeVisible();
+  await dialog.getByRole("button", { name: "Use 70 km/h" }).click();
+  await expect(speed(page)).toHaveValue("70");
+});
+
 test("a setting is kept after a backup without a settings row was restored", async ({ page }, info) => {
   await openDemo(page);
   const backup = JSON.parse(await backupOf(page)) as { records: { settings: unknown[] } };

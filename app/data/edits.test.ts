@@ -125,6 +125,20 @@ describe("records that hang on one another", () => {
   });
 });
 
+describe("a horse whose companion is lost", () => {
+  test("leaves without it, its row as it was travels beside, and the backup restores", async () => {
+    await session.db.horses.put({ ...horse, companionId: "nobody" });
+    await session.db.horses.put({ ...horse, id: "a", name: "Ash", companionId: "h" });
+    const text = await (await backupFile(session.db, [], "2026-11-23T08:00:00Z")).text();
+    const read = readBackup(text);
+    expect(read.ok && read.value.records.horses.map(({ id, companionId }) => [id, companionId])).toEqual([
+      ["a", "h"],
+      ["h", undefined],
+    ]);
+    expect((JSON.parse(text) as { leftOut: { row: Horse }[] }).leftOut[0]?.row.companionId).toBe("nobody");
+  });
+});
+
 describe("the queue", () => {
   test("changes of one place, sent at once, are kept in the order of sending", async () => {
     const names = ["a", "b", "c", "d", "e"];

@@ -1,5 +1,6 @@
 import { backupHead, backupTail, rowText, tableText, type Backup } from "~core/record/backup";
-import { applyEdit, type Edit } from "~core/record/edit";
+import type { Edit } from "~core/record/edit";
+import { overlaidRow } from "~core/record/overlay";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { LINKS, noRecords, TABLE_NAMES, type Records, type TableName } from "~core/record/tables";
 import { EPOCH, type Database } from "./database";
@@ -20,22 +21,17 @@ async function* rowsOf(db: Database, name: TableName, refused: readonly Edit[]):
   const edits = refused.filter(({ table }) => table === name);
   const ours = new Map(edits.map(({ id }): [string, Edit[]] => [id, []]));
   for (const edit of edits) ours.get(edit.id)?.push(edit);
-  const laid = (row: Row | undefined, own: readonly Edit[]): Row | undefined =>
-    own.reduce((now, edit) => {
-      const applied = applyEdit(now, edit);
-      return applied.kind === "applied" ? (applied.record as Row | undefined) : now;
-    }, row);
   for await (const chunk of chunksOf(db, name)) {
     const rows: Row[] =
       name === "pictures" ? await Promise.all(chunk.map((row) => pictureRow(row as StoredPicture))) : chunk;
     yield rows.flatMap((row) => {
       const own = ours.get(row.id);
       ours.delete(row.id);
-      const now = own ? laid(row, own) : row;
+      const now = own ? overlaidRow(row, own) : row;
       return now ? [now] : [];
     });
   }
-  yield [...ours.values()].flatMap((own) => laid(undefined, own) ?? []);
+  yield [...ours.values()].flatMap((own) => overlaidRow(undefined, own) ?? []);
 }
 
 /** The stored rows by their id; none when the store does not open, so that an export still carries what is in memory. */
@@ -91,22 +87,24 @@ export async function backupFile(
   for (const [at, name] of TABLE_NAMES.entries()) {
     const { before, between, after } = tableText(name, at === 0);
     const links = LINKS.filter(({ from, to }) => from === name && to !== name);
+    const inside = LINKS.filter(({ from, to }) => from === name && to === name);
     const ids = new Set<string>();
+    known.set(name, ids);
     let empty = true;
     parts.push(before);
-    for await (const rows of rowsOf(db, name, refused)) {
-      const texts: string[] = [];
-      for (const row of rows) {
-        const points = ({ field, to }: (typeof links)[number]) => {
-          const target = (row as unknown as Record<string, unknown>)[field];
-          return target === undefined || known.get(to)?.has(String(target));
-        };
-        if (!links.every(points)) leftOut.push({ table: name, row });
-        else {
-          ids.add(row.id);
-          texts.push(rowText(row));
-        }
-      }
+    // A table whose rows point to one another is looked through whole before any of it is written.
+    for await (const rows of inside.length > 0
+      ? whole(rowsOf(db, name, refused))
+      : rowsOf(db, name, refused)) {
+      const stays = rows.filter((row) => links.every((link) => points(row, link, known)));
+      for (const { id } of stays) ids.add(id);
+      for (const row of rows) if (!ids.has(row.id)) leftOut.push({ table: name, row });
+      const texts = stays.map((row) => {
+        const lost = inside.filter((link) => !points(row, link, known));
+        if (lost.length === 0) return rowText(row);
+        leftOut.push({ table: name, row });
+        return rowText({ ...row, ...Object.fromEntries(lost.map(({ field }) => [field, undefined])) });
+      });
       if (texts.length > 0) {
         parts.push(new Blob([`${empty ? "" : between}${texts.join(between)}`]));
         empty = false;
@@ -115,10 +113,26 @@ export async function backupFile(
       report(all === 0 ? 1 : done / all);
     }
     parts.push(after(empty));
-    known.set(name, ids);
   }
   parts.push(backupTail(leftOut));
   return new Blob(parts, { type: "application/json" });
+}
+
+/** True where a row's link leads to a row that is kept, or to nothing on purpose. */
+function points(
+  row: Row,
+  { field, to }: (typeof LINKS)[number],
+  known: ReadonlyMap<TableName, ReadonlySet<string>>,
+): boolean {
+  const target = (row as unknown as Record<string, unknown>)[field];
+  return target === undefined || known.get(to)?.has(String(target)) === true;
+}
+
+/** All rows at once. */
+async function* whole(chunks: AsyncGenerator<Row[]>): AsyncGenerator<Row[]> {
+  const rows: Row[] = [];
+  for await (const chunk of chunks) rows.push(...chunk);
+  yield rows;
 }
 
 /** Writes every record of every table, parents first. */

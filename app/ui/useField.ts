@@ -77,9 +77,17 @@ export function useFields<Name extends string, T>(fields: Record<Name, Field<T>>
         void dropDraft(field.draftKey);
         return true;
       }
-      const edit = field.edit(was, read.value);
+      const made = field.edit(was, read.value);
+      const edits = "length" in made ? made : [made as Edit];
+      const [first] = edits;
+      if (first && !sameValue(was, field.stored)) {
+        // Another tab has changed it since the typing began. An edit may be larger than the field: what it starts from.
+        const stored = sameValue(first.was, was) ? field.stored : first.was;
+        session.askConflict({ edit: first, stored, change: { edits, drafts: [field.draftKey] } });
+        return true;
+      }
       // The overlay shows the value from here on; the draft stays in the store until both change places in it.
-      void saveWith("length" in edit ? edit : [edit as Edit], [field.draftKey], flushSync);
+      void saveWith(edits, [field.draftKey], flushSync);
       session.setTyped(field.draftKey, undefined);
       return true;
     },

@@ -15,7 +15,7 @@ interface Row {
 }
 
 /** A row with the edits of its table laid over it, in their order; one that no longer fits where it belongs is passed over. */
-function overlaidRow(row: Row | undefined, edits: readonly Edit[]): Row | undefined {
+export function overlaidRow(row: Row | undefined, edits: readonly Edit[]): Row | undefined {
   return edits.reduce<Row | undefined>((now, edit) => {
     const applied = applyEdit(now, edit);
     return applied.kind === "applied" ? (applied.record as Row | undefined) : now;
@@ -50,8 +50,8 @@ function overlaidRows(
 /**
  * Records as the user sees them: those that were read, with every edit that is on its way or was refused laid over them,
  * in the order of doing. Keys that are the name of a table hold its rows; `horse`, `yard`, `visit`, `settings` and
- * `forging` hold one, where it is missing still that with the id in `forgingId` and so on. Where the bag is one horse's, new rows of other horses stay out. The same bag comes back where no
- * edit touches it, and untouched lists are the same lists.
+ * `forging` hold one, where it is missing still that with the id in `forgingId` and so on. Where the bag is one horse's,
+ * new rows of other horses stay out. The same bag comes back where no edit touches it, and untouched lists are the same.
  */
 export function overlaid<Bag extends object>(bag: Bag, edits: readonly Edit[]): Bag {
   if (edits.length === 0) return bag;

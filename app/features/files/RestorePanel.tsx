@@ -54,6 +54,7 @@ export function RestorePanel() {
     void revalidate();
   };
   const leave = () => {
+    cancel();
     end();
     setChosen(undefined);
   };
@@ -76,7 +77,7 @@ export function RestorePanel() {
         />
       </label>
       {part !== undefined && (
-        <WorkLine name={summary ? "Restoring" : "Reading the file"} part={part} onCancel={cancel} />
+        <WorkLine name={summary ? "Restoring" : "Reading the file"} part={part} onCancel={leave} />
       )}
       {summary && chosen && part === undefined && (
         <div className="restore-found">
