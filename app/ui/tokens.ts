@@ -72,7 +72,14 @@ const rules = (theme: ThemeName): string =>
     .map(([name, value]) => `--${kebab(name)}:${value}`)
     .join(";");
 
+/** The seven sizes of type, rem. Inside drawings type is as large as the drawing wants it. */
+const TYPE_REM = { note: 0.8, small: 0.875, text: 0.9375, lead: 1.125, head: 1.4, number: 2.2, big: 3 };
+
+const typeRules = Object.entries(TYPE_REM)
+  .map(([name, rem]) => `--type-${name}:${rem}rem`)
+  .join(";");
+
 /** The tokens as custom properties; the theme is an attribute of the page. */
-export const TOKEN_CSS = `:root{color-scheme:light;${rules("paper")}}:root[data-theme="barn"]{color-scheme:dark;${rules("barn")}}`;
+export const TOKEN_CSS = `:root{color-scheme:light;${typeRules};${rules("paper")}}:root[data-theme="barn"]{color-scheme:dark;--type-text:1.0625rem;${rules("barn")}}`;
 
 export const FACE = '"Archivo Variable", "Archivo", "Helvetica Neue", Arial, sans-serif';

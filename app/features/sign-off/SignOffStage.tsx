@@ -9,10 +9,17 @@ import { dueReason } from "~core/cycle/dueWords";
 import { LIMBS } from "~core/foot/limb";
 import { specInWords } from "~core/shoe/specification";
 import { change } from "~core/record/change";
+import { valueAt } from "~core/record/edit";
 import { signEdits, signOff } from "~core/visit/signOff";
 import { NoteField } from "~app/stage/NoteField";
 import type { StageContext } from "~app/stage/stageContext";
 import { Unfinished } from "./Unfinished";
+
+const NOTES = [
+  { path: ["watch"], label: "Watch next time", hint: "What to look at first" },
+  { path: ["tell"], label: "Tell the owner", hint: "What was done, left alone and why" },
+  { path: ["notes", "sign-off"], label: "For the vet, or for yourself", hint: "Anything else" },
+];
 
 /** What was done, what to watch, what to tell, and when to come back. */
 export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
@@ -84,30 +91,16 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
       </table>
       <Shod feet={feet} />
       <div className="sign-notes">
-        <NoteField
-          visit={visit}
-
-          path={["watch"]}
-          stored={visit.watch}
-          label="Watch next time"
-          hint="What to look at first"
-        />
-        <NoteField
-          visit={visit}
-
-          path={["tell"]}
-          stored={visit.tell}
-          label="Tell the owner"
-          hint="What was done, left alone and why"
-        />
-        <NoteField
-          visit={visit}
-
-          path={["notes", "sign-off"]}
-          stored={visit.notes["sign-off"] ?? ""}
-          label="For the vet, or for yourself"
-          hint="Anything else"
-        />
+        {NOTES.map(({ path, label, hint }) => (
+          <NoteField
+            key={label}
+            visit={visit}
+            path={path}
+            stored={String(valueAt(visit, path) ?? "")}
+            label={label}
+            hint={hint}
+          />
+        ))}
       </div>
       {visit.status === "signed" ? (
         <p className="sign-actions">
