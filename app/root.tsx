@@ -30,6 +30,7 @@ import { useShortcuts } from "./ui/useShortcuts";
 import { UpdateBar } from "./ui/UpdateBar";
 import type { Route } from "./+types/root";
 import "./ui/global.css";
+import "./ui/controls.css";
 
 const CommandFinder = lazy(() => import("./ui/CommandFinder"));
 const ShortcutHelp = lazy(() => import("./ui/ShortcutHelp"));

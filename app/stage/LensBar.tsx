@@ -1,3 +1,4 @@
+import { PickOne } from "~app/ui/PickOne";
 import { useEdits } from "~app/ui/useEdits";
 import {
   FRONT_LENSES,
@@ -37,20 +38,17 @@ export function LensBar({ horse, chosen, second, onSecond }: LensBarProps) {
     onChange: (lens: Lens | undefined) => void,
     none?: string,
   ) => (
-    <select
+    <PickOne<Lens | "">
       className={none === undefined ? "lens-select" : "lens-select lens-second"}
-      aria-label={label}
+      label={label}
       title={value && LENS_FACTS[value].aim}
       value={value ?? ""}
-      onChange={(event) => onChange((event.target.value || undefined) as Lens | undefined)}
-    >
-      {none !== undefined && <option value="">{none}</option>}
-      {lenses.map((lens) => (
-        <option key={lens} value={lens}>
-          {LENS_FACTS[lens].name}
-        </option>
-      ))}
-    </select>
+      options={[
+        ...(none === undefined ? [] : [{ value: "" as const, label: none }]),
+        ...lenses.map((lens) => ({ value: lens, label: LENS_FACTS[lens].name })),
+      ]}
+      onPick={(lens) => onChange(lens === "" ? undefined : lens)}
+    />
   );
   return (
     <div className="lens-bar" role="group" aria-label="Lenses for this horse">

@@ -13,7 +13,7 @@ interface SectorShoeProps {
   /** What each place is painted with. */
   states: Partial<Record<WearSector, string | undefined>>;
   /** Class of a painted place: `wear-thin`, `print-gap`. */
-  stateClass: string;
+  classOf: (state: string) => string;
   title: string;
   /** Said of a place that was not painted. */
   none: string;
@@ -26,7 +26,7 @@ const WEB_MM = 24;
 const ENDS = [0, 0.13, 0.3, 0.43, 0.57, 0.7, 0.87, 1];
 
 /** A shoe as it lies on the foot, seen from below, in seven places to paint: an old one's wear, a new one's print. */
-export function SectorShoe({ limb, states, stateClass, title, none, onPaint }: SectorShoeProps) {
+export function SectorShoe({ limb, states, classOf, title, none, onPaint }: SectorShoeProps) {
   const wording = useWording();
   const foot = ordinaryFoot(limb, { kind: "horse", massKg: 500 });
   const k = sizeFactor(foot);
@@ -47,7 +47,7 @@ export function SectorShoe({ limb, states, stateClass, title, none, onPaint }: S
         return (
           <path
             key={sector}
-            className={`wear-sector${state ? ` ${stateClass}-${state}` : ""}`}
+            className={`wear-sector${state ? ` ${classOf(state)}` : ""}`}
             d={pathThrough(ring.map(at), "closed")}
             role="button"
             tabIndex={0}

@@ -1,6 +1,6 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { useId } from "react";
 import { useField, type Field } from "./useField";
-import "./typedField.css";
 
 interface TypedFieldProps<T> extends Field<T> {
   label: string;
@@ -9,35 +9,26 @@ interface TypedFieldProps<T> extends Field<T> {
 }
 
 /** One short value with its unit: refused at its place, kept as it was typed. */
-export function TypedField<T>({ label, unit, placeholder, ...field }: TypedFieldProps<T>) {
+export function TypedField<T>({ label, unit, placeholder, ...over }: TypedFieldProps<T>) {
   const id = useId();
-  const { text, issue, type, settle, typed } = useField(field);
+  const field = useField(over);
   return (
     <label className="spec-field" htmlFor={id}>
       <span>{label}</span>
       <span className="spec-number">
-        <input
+        <NumberInput
           id={id}
-          inputMode="decimal"
-          autoComplete="off"
-          data-numeric="true"
-          data-typed={typed}
-          value={text}
+          view={field}
           placeholder={placeholder}
-          aria-invalid={issue !== undefined}
-          aria-describedby={issue ? `${id}-said` : undefined}
-          onFocus={(event) => event.target.select()}
-          onChange={(event) => type(event.target.value)}
-          onBlur={settle}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") settle();
-          }}
+          saidBy={field.issue && `${id}-said`}
+          onType={field.type}
+          onSettle={field.settle}
         />
         <span className="quiet">{unit}</span>
       </span>
-      {issue && (
+      {field.issue && (
         <span className="spec-issue ember" role="alert" id={`${id}-said`}>
-          {issue.message}
+          {field.issue.message}
         </span>
       )}
     </label>

@@ -1,5 +1,5 @@
 import { theme, type ThemeConfig } from "antd";
-import { FACE, TOKENS, type ThemeName } from "./tokens";
+import { FACE, RADIUS_PX, TOKENS, type ThemeName } from "./tokens";
 
 /** Ant Design dressed in the house's tokens. */
 export function antTheme(name: ThemeName): ThemeConfig {
@@ -26,7 +26,7 @@ export function antTheme(name: ThemeName): ThemeConfig {
       colorBgElevated: tokens.sheet,
       colorBorder: tokens.rule,
       colorBorderSecondary: tokens.rule,
-      borderRadius: 6,
+      borderRadius: RADIUS_PX.control,
       controlHeight: 44,
       // Nothing grows into its place: what a finger aims at stands where it was seen.
       motion: false,

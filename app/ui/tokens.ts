@@ -75,11 +75,19 @@ const rules = (theme: ThemeName): string =>
 /** The seven sizes of type, rem. Inside drawings type is as large as the drawing wants it. */
 const TYPE_REM = { note: 0.8, small: 0.875, text: 0.9375, lead: 1.125, head: 1.4, number: 2.2, big: 3 };
 
-const typeRules = Object.entries(TYPE_REM)
-  .map(([name, rem]) => `--type-${name}:${rem}rem`)
-  .join(";");
+/** The eight steps of space, px: within a control 1 to 3, between what belongs together 4 and 5, between groups 6 to 8. */
+const SPACE_PX = [2, 4, 6, 8, 12, 16, 24, 32];
+
+/** The three radii, px: of marks and swatches, of controls, of sheets. */
+export const RADIUS_PX = { small: 4, control: 6, sheet: 10 };
+
+const scaleRules = [
+  ...Object.entries(TYPE_REM).map(([name, rem]) => `--type-${name}:${rem}rem`),
+  ...SPACE_PX.map((px, at) => `--space-${at + 1}:${px}px`),
+  ...Object.entries(RADIUS_PX).map(([name, px]) => `--radius-${name}:${px}px`),
+].join(";");
 
 /** The tokens as custom properties; the theme is an attribute of the page. */
-export const TOKEN_CSS = `:root{color-scheme:light;${typeRules};${rules("paper")}}:root[data-theme="barn"]{color-scheme:dark;--type-text:1.0625rem;${rules("barn")}}`;
+export const TOKEN_CSS = `:root{color-scheme:light;${scaleRules};${rules("paper")}}:root[data-theme="barn"]{color-scheme:dark;--type-text:1.0625rem;${rules("barn")}}`;
 
 export const FACE = '"Archivo Variable", "Archivo", "Helvetica Neue", Arial, sans-serif';

@@ -13,6 +13,7 @@ import { NoteField } from "~app/stage/NoteField";
 import type { StageContext } from "~app/stage/stageContext";
 import { Onward } from "~app/stage/Onward";
 import { StartPanel } from "./StartPanel";
+import "./arrive.css";
 
 /** What was done last time, what was to be watched, how this horse is, and what the owner says. */
 export function ArriveStage(context: StageContext) {

@@ -1,3 +1,4 @@
+import { PickOne } from "~app/ui/PickOne";
 import { Button } from "antd";
 import { useState } from "react";
 import { useEdits } from "~app/ui/useEdits";
@@ -56,21 +57,17 @@ export function PeoplePanel({ yards, horses }: { yards: readonly Yard[]; horses:
             {PEOPLE_FIELDS.map((field) => (
               <label key={field}>
                 <span className="quiet">{field}</span>
-                <select
-                  aria-label={`Column for ${field}`}
+                <PickOne
+                  label={`Column for ${field}`}
                   value={file.mapping[field] ?? ""}
-                  onChange={(event) =>
-                    setFile({
-                      ...file,
-                      mapping: { ...file.mapping, [field]: event.target.value || undefined },
-                    })
+                  options={[
+                    { value: "", label: "not in the file" },
+                    ...file.table.columns.map((column) => ({ value: column, label: column })),
+                  ]}
+                  onPick={(column) =>
+                    setFile({ ...file, mapping: { ...file.mapping, [field]: column || undefined } })
                   }
-                >
-                  <option value="">not in the file</option>
-                  {file.table.columns.map((column) => (
-                    <option key={column}>{column}</option>
-                  ))}
-                </select>
+                />
               </label>
             ))}
           </div>

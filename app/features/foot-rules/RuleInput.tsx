@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import type { Issue } from "~core/result";
 
 interface RuleInputProps {
@@ -15,17 +16,13 @@ interface RuleInputProps {
 export function RuleInput({ labelledBy, text, issue, typed, placeholder, onType, onSettle }: RuleInputProps) {
   return (
     <>
-      <input
+      <NumberInput
         className="bounds-input"
-        aria-labelledby={labelledBy}
-        data-typed={typed}
-        inputMode="decimal"
+        labelledBy={labelledBy}
         placeholder={placeholder}
-        value={text}
-        aria-invalid={issue !== undefined}
-        onChange={(event) => onType(event.target.value)}
-        onBlur={onSettle}
-        onKeyDown={(event) => event.key === "Enter" && onSettle()}
+        view={{ text, typed, issue }}
+        onType={onType}
+        onSettle={onSettle}
       />
       {issue && (
         <p className="ember" role="alert">

@@ -1,3 +1,4 @@
+import { PickOne } from "~app/ui/PickOne";
 import { TypedField } from "~app/ui/TypedField";
 import { lengthInField } from "~core/foot/wording";
 import { useWording } from "~app/ui/useWording";
@@ -95,50 +96,38 @@ export function AnvilFields({ anvil, steelOf }: ForgeContext) {
       <div className="anvil-kind">
         <label className="spec-field">
           <span>For</span>
-          <select
+          <PickOne
             value={measures.end}
-            onChange={(event) => void anvil.keep(["measures", "end"], event.target.value, "front or hind")}
-          >
-            <option value="fore">A front foot</option>
-            <option value="hind">A hind foot</option>
-          </select>
+            options={[
+              { value: "fore", label: "A front foot" },
+              { value: "hind", label: "A hind foot" },
+            ]}
+            onPick={(end) => void anvil.keep(["measures", "end"], end, "front or hind")}
+          />
         </label>
         {CHOICES.map(([field, label, options]) => (
           <label key={field} className="spec-field">
             <span>{label}</span>
-            <select
+            <PickOne
               value={String(spec[field])}
-              onChange={(event) =>
-                void anvil.keep(["measures", "spec", field], event.target.value, label.toLowerCase())
-              }
-            >
-              {options.map((option) => (
-                <option key={option} value={option}>
-                  {sentenceCase(option)}
-                </option>
-              ))}
-            </select>
+              options={options.map((value) => ({ value, label: sentenceCase(value) }))}
+              onPick={(value) => void anvil.keep(["measures", "spec", field], value, label.toLowerCase())}
+            />
           </label>
         ))}
         <label className="spec-field">
           <span>Nails a side</span>
-          <select
+          <PickOne
             value={spec.nailsLateral}
-            onChange={(event) => {
-              const nails = Number(event.target.value);
+            options={[2, 3, 4, 5].map((value) => ({ value, label: String(value) }))}
+            onPick={(nails) =>
               void anvil.keep(
                 ["measures", "spec"],
                 { ...spec, nailsMedial: nails, nailsLateral: nails },
                 "nails",
-              );
-            }}
-          >
-            {[2, 3, 4, 5].map((nails) => (
-              <option key={nails} value={nails}>
-                {nails}
-              </option>
-            ))}
-          </select>
+              )
+            }
+          />
         </label>
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { Button } from "antd";
 import { useState } from "react";
 import { Fractions } from "~app/ui/Fractions";
@@ -55,14 +56,12 @@ export function SteelRows({ role, steel, onChange, onAdd, job }: SteelRowsProps)
       <span className="visually-hidden">
         {label}, {name}
       </span>
-      <input
-        value={typed[key]}
+      <NumberInput
+        view={{ text: typed[key] }}
         placeholder={label}
-        autoComplete="off"
         inputMode={key === "label" ? "text" : "decimal"}
-        data-numeric={key !== "label"}
-        onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-        onKeyDown={(event) => event.key === "Enter" && add()}
+        onType={(next) => setTyped({ ...typed, [key]: next })}
+        onEnter={add}
       />
     </label>
   );

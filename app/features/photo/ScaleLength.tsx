@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { useId, useState } from "react";
 import { useWording } from "~app/ui/useWording";
 import type { Issue } from "~core/result";
@@ -24,18 +25,15 @@ export function ScaleLength({ text, mm, issue, onType, onLeave }: ScaleLengthPro
   return (
     <div className="photo-scale">
       <label htmlFor={id}>Known length</label>
-      <input
+      <NumberInput
         id={id}
-        value={text === "" && mm !== undefined ? wording.length(mm) : text}
-        inputMode="decimal"
-        aria-invalid={wrong !== undefined}
-        aria-describedby={`${id}-said`}
-        onChange={(event) => {
+        view={{ text: text === "" && mm !== undefined ? wording.length(mm) : text, issue: wrong }}
+        saidBy={`${id}-said`}
+        onType={(next) => {
           setLeft(false);
-          onType(event.target.value);
+          onType(next);
         }}
-        onBlur={leave}
-        onKeyDown={(event) => event.key === "Enter" && leave()}
+        onSettle={leave}
       />
       <span id={`${id}-said`} className={wrong ? "ember" : "quiet"} role={wrong ? "alert" : undefined}>
         {wrong ??

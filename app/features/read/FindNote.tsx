@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { useFields } from "~app/ui/useField";
 import { ok } from "~core/result";
 import type { Edit } from "~core/record/edit";
@@ -22,15 +23,15 @@ export function FindNote({ draftKey, stored, label, edit }: FindNoteProps) {
   });
   const { text, typed } = view("note");
   return (
-    <input
+    <NumberInput
       className="find-note"
-      aria-label={label}
+      inputMode="text"
+      label={label}
       placeholder="how large, how deep, since when"
       maxLength={200}
-      value={text}
-      data-typed={typed}
-      onChange={(event) => type("note", event.target.value)}
-      onBlur={() => settle("note")}
+      view={{ text, typed }}
+      onType={(next) => type("note", next)}
+      onSettle={() => settle("note")}
     />
   );
 }

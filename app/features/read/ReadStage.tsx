@@ -1,3 +1,4 @@
+import { PickOne } from "~app/ui/PickOne";
 import { useState } from "react";
 import { SoleView } from "~app/drawing/SoleView";
 import type { ViewGeometry } from "~app/drawing/viewGeometry";
@@ -109,7 +110,7 @@ export function ReadStage(context: StageContext) {
         <SectorShoe
           limb={limb}
           states={wear}
-          stateClass="wear"
+          classOf={(state) => `wear-${state}`}
           title={`Old shoe of the ${wording.limb(limb)}, from below`}
           none="not painted"
           onPaint={paint}
@@ -136,17 +137,12 @@ export function ReadStage(context: StageContext) {
         <h2>What was found</h2>
         <label className="find-kind">
           <span className="quiet">Choose what, then tap where</span>
-          <select
+          <PickOne
+            label="What was found"
             value={kind}
-            onChange={(event) => setKind(event.target.value as FindKind)}
-            aria-label="What was found"
-          >
-            {FIND_KIND_NAMES.map((one) => (
-              <option key={one} value={one}>
-                {FIND_KINDS[one]}
-              </option>
-            ))}
-          </select>
+            options={FIND_KIND_NAMES.map((value) => ({ value, label: FIND_KINDS[value] }))}
+            onPick={setKind}
+          />
         </label>
         <div className="read-sole">
           <SoleView

@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { Button, DatePicker, TimePicker } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
@@ -195,10 +196,10 @@ function Appointments({ appointments, today }: { appointments: Appointment[]; to
         <label className="spec-field">
           <span>Minutes</span>
           <span className="spec-number">
-            <input
+            <NumberInput
               inputMode="numeric"
-              value={typed.minutes}
-              onChange={(event) => setTyped({ ...typed, minutes: event.target.value })}
+              view={{ text: typed.minutes }}
+              onType={(minutes) => setTyped({ ...typed, minutes })}
             />
             <span className="quiet">min</span>
           </span>
@@ -206,9 +207,10 @@ function Appointments({ appointments, today }: { appointments: Appointment[]; to
         <label className="spec-field booked-title">
           <span>What</span>
           <span className="spec-number">
-            <input
-              value={typed.title}
-              onChange={(event) => setTyped({ ...typed, title: event.target.value })}
+            <NumberInput
+              inputMode="text"
+              view={{ text: typed.title }}
+              onType={(title) => setTyped({ ...typed, title })}
             />
           </span>
         </label>

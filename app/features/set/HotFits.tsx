@@ -38,7 +38,7 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
           <SectorShoe
             limb={context.limb}
             states={print}
-            stateClass="print"
+            classOf={(state) => `print-${state}`}
             title={`Print of try ${last}, ${wording.limb(context.limb)}`}
             none="not looked at"
             onPaint={paint}

@@ -1,3 +1,4 @@
+import { PickOne } from "~app/ui/PickOne";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { clenchChecks, NAIL_COMES_OUT, NAIL_NOTES } from "~core/shoe/nails";
@@ -66,19 +67,14 @@ export function NailNotes({ shoeing, nail, onChoose }: NailNotesProps) {
           </div>
           <label className="spec-field">
             <span>Came out above the shoe</span>
-            <select
+            <PickOne<number | "">
               value={nails[current]?.exitMm ?? ""}
-              onChange={(event) =>
-                put({ exitMm: event.target.value === "" ? undefined : Number(event.target.value) })
-              }
-            >
-              <option value="">not measured</option>
-              {EXITS_MM.map((mm) => (
-                <option key={mm} value={mm}>
-                  {wording.length(mm)}
-                </option>
-              ))}
-            </select>
+              options={[
+                { value: "", label: "not measured" },
+                ...EXITS_MM.map((value) => ({ value, label: wording.length(value) })),
+              ]}
+              onPick={(exitMm) => put({ exitMm: exitMm === "" ? undefined : exitMm })}
+            />
           </label>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { Segmented } from "antd";
 import { useId } from "react";
 import { Link } from "react-router";
@@ -206,17 +207,12 @@ function SettingNumber({ name, label, hint, lane }: SettingNumberProps) {
     <div className="setting setting-number">
       <label htmlFor={id}>{label}</label>
       <span>
-        <input
+        <NumberInput
           id={id}
-          data-numeric="true"
-          data-typed={typed}
-          inputMode="decimal"
-          value={text}
           placeholder="–"
-          aria-invalid={issue !== undefined}
-          onChange={(event) => lane.type(name, event.target.value)}
-          onBlur={() => lane.settle(name)}
-          onKeyDown={(event) => event.key === "Enter" && lane.settle(name)}
+          view={{ text, typed, issue }}
+          onType={(next) => lane.type(name, next)}
+          onSettle={() => lane.settle(name)}
         />
         <span className="quiet">{hint}</span>
         {issue && (

@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { useId } from "react";
 import { ok } from "~core/result";
 import { useField } from "~app/ui/useField";
@@ -24,16 +25,14 @@ export function LineOfWhy({ label, hint, draftKey, stored, edit }: LineOfWhyProp
   return (
     <div className="line-of-why">
       <label htmlFor={id}>{label}</label>
-      <input
+      <NumberInput
         id={id}
+        inputMode="text"
         maxLength={200}
         placeholder={hint}
-        value={text}
-        onChange={(event) => type(event.target.value)}
-        onBlur={settle}
-        onKeyDown={(event) => {
-          if (event.key === "Enter") settle();
-        }}
+        view={{ text }}
+        onType={type}
+        onSettle={settle}
       />
     </div>
   );

@@ -1,3 +1,4 @@
+import { PickOne } from "~app/ui/PickOne";
 import { useWording } from "~app/ui/useWording";
 import type { Raise } from "~core/shoe/specification";
 import { LineOfWhy } from "./LineOfWhy";
@@ -18,35 +19,26 @@ export function RaiseFields({ context, shoeing }: Pick<ShoeViewProps, "context" 
     <div className="raise-fields">
       <label className="spec-field">
         <span>Raise</span>
-        <select
+        <PickOne
           value={raise?.degrees ?? 0}
-          onChange={(event) => {
-            const degrees = Number(event.target.value);
+          options={[0, ...new Set([...DEGREES, ...(raise ? [raise.degrees] : [])])]
+            .sort((a, b) => a - b)
+            .map((value) => ({ value, label: value === 0 ? "none" : wording.angle(value) }))}
+          onPick={(degrees) => {
             if (degrees === 0) shoeing.put({ raise: undefined });
             else put({ degrees });
           }}
-        >
-          <option value={0}>none</option>
-          {[...new Set([...DEGREES, ...(raise ? [raise.degrees] : [])])]
-            .sort((a, b) => a - b)
-            .map((degrees) => (
-              <option key={degrees} value={degrees}>
-                {wording.angle(degrees)}
-              </option>
-            ))}
-        </select>
+        />
       </label>
       {raise && (
         <>
           <label className="spec-field">
             <span>For cycles</span>
-            <select value={raise.cycles} onChange={(event) => put({ cycles: Number(event.target.value) })}>
-              {CYCLES.map((cycles) => (
-                <option key={cycles} value={cycles}>
-                  {cycles}
-                </option>
-              ))}
-            </select>
+            <PickOne
+              value={raise.cycles}
+              options={CYCLES.map((value) => ({ value, label: String(value) }))}
+              onPick={(cycles) => put({ cycles })}
+            />
           </label>
           <LineOfWhy
             label="Until, the exit test"

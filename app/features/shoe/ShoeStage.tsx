@@ -11,6 +11,7 @@ import { ReadyMade } from "./ReadyMade";
 import { SHOE_VIEWS, type ShoeView, type ShoeViewProps } from "./shoeView";
 import { useShoe } from "~app/stage/useShoe";
 import "~app/stage/shoe.css";
+import "./shoe.css";
 
 /** What goes on the foot: chosen with its reasons, fitted on the drawing, found in a table of ready-made ones. */
 export function ShoeStage(context: StageContext) {

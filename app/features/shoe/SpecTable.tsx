@@ -1,3 +1,4 @@
+import { PickOne } from "~app/ui/PickOne";
 import { Button, Switch } from "antd";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
@@ -204,26 +205,25 @@ function SpecInput({ name, label, context, shoeing }: { name: SpecField; label: 
     return (
       <label className="spec-field">
         <span>{label}</span>
-        <select value={spec[name]} onChange={(event) => put({ [name]: Number(event.target.value) })}>
-          {[0, 1, 2, 3, 4, 5, 6].map((count) => (
-            <option key={count} value={count}>
-              {count}
-            </option>
-          ))}
-        </select>
+        <PickOne
+          value={spec[name]}
+          options={[0, 1, 2, 3, 4, 5, 6].map((value) => ({ value, label: String(value) }))}
+          onPick={(count) => put({ [name]: count })}
+        />
       </label>
     );
   if (name in CHOICES)
     return (
       <label className="spec-field">
         <span>{label}</span>
-        <select value={spec[name] as string} onChange={(event) => put({ [name]: event.target.value })}>
-          {CHOICES[name as ChoiceField].map((value) => (
-            <option key={value} value={value}>
-              {name === "support" ? SUPPORT_LABELS[value] : wording.inOwnWords(value)}
-            </option>
-          ))}
-        </select>
+        <PickOne<string>
+          value={spec[name] as string}
+          options={CHOICES[name as ChoiceField].map((value) => ({
+            value,
+            label: (name === "support" ? SUPPORT_LABELS[value] : undefined) ?? wording.inOwnWords(value),
+          }))}
+          onPick={(value) => put({ [name]: value })}
+        />
       </label>
     );
   return (

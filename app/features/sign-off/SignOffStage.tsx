@@ -14,6 +14,7 @@ import { signEdits, signOff } from "~core/visit/signOff";
 import { NoteField } from "~app/stage/NoteField";
 import type { StageContext } from "~app/stage/stageContext";
 import { Unfinished } from "./Unfinished";
+import "./sign-off.css";
 
 const NOTES = [
   { path: ["watch"], label: "Watch next time", hint: "What to look at first" },

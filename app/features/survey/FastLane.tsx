@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { useEffect, useId, useRef } from "react";
 import type { Issue } from "~core/result";
 import { Fractions } from "~app/ui/Fractions";
@@ -102,33 +103,23 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
           <li key={field.name} className={field.name === active ? "lane-field lane-active" : "lane-field"}>
             <div className="lane-row">
               <label htmlFor={`${ids}-${field.name}`}>{field.label}</label>
-              <input
+              <NumberInput
                 id={`${ids}-${field.name}`}
                 ref={(element) => {
-                  if (element) inputs.current.set(field.name, element);
+                  if (element?.input) inputs.current.set(field.name, element.input);
                   return () => {
                     inputs.current.delete(field.name);
                   };
                 }}
-                value={field.text}
+                view={field}
                 inputMode={narrow ? "none" : "decimal"}
-                autoComplete="off"
-                data-numeric="true"
-                data-typed={field.typed}
-                aria-invalid={field.issue !== undefined}
-                aria-describedby={`${ids}-${field.name}-said`}
+                saidBy={`${ids}-${field.name}-said`}
                 placeholder="–"
-                onFocus={(event) => {
-                  onActive(field.name);
-                  event.target.select();
-                }}
-                onChange={(event) => onType(field.name, event.target.value)}
-                onBlur={() => onSettle(field.name)}
+                onFocus={() => onActive(field.name)}
+                onType={(text) => onType(field.name, text)}
+                onSettle={() => onSettle(field.name)}
+                onEnter={next}
                 onKeyDown={(event) => {
-                  if (event.key === "Enter") {
-                    event.preventDefault();
-                    next();
-                  }
                   if (event.key === "Escape") event.currentTarget.blur();
                   const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
                   const other = step && fields[index + step];

@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { Segmented } from "antd";
 import { useId } from "react";
 import { useFields, type Field } from "~app/ui/useField";
@@ -81,27 +82,19 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
   const { view, type, settle } = useFields(fields);
   const issue = Object.keys(fields).flatMap((name) => view(name).issue ?? [])[0];
   const input = (name: string, label: string) => {
-    const { text, typed, issue: wrong } = view(name);
+    const { issue: wrong } = view(name);
     return (
-      <input
+      <NumberInput
         className="cell-input"
-        aria-label={label}
-        inputMode="decimal"
-        autoComplete="off"
-        data-numeric="true"
-        data-typed={typed}
+        label={label}
         placeholder="–"
-        value={text}
-        aria-invalid={wrong !== undefined}
-        aria-describedby={wrong ? `${ids}-said` : undefined}
-        onFocus={(event) => event.target.select()}
-        onChange={(event) => type(name, event.target.value)}
-        onBlur={() => settle(name)}
-        onKeyDown={(event) => {
-          if (event.key !== "Enter") return;
-          event.preventDefault();
-          const all = [...(event.currentTarget.closest(".walls")?.querySelectorAll("input") ?? [])];
-          if (settle(name)) all[all.indexOf(event.currentTarget) + 1]?.focus();
+        view={view(name)}
+        saidBy={wrong ? `${ids}-said` : undefined}
+        onType={(next) => type(name, next)}
+        onSettle={() => settle(name)}
+        onEnter={(input) => {
+          const all = [...(input.closest(".walls")?.querySelectorAll("input") ?? [])];
+          if (settle(name)) all[all.indexOf(input) + 1]?.focus();
         }}
       />
     );

@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { useId } from "react";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
@@ -63,20 +64,12 @@ export function CutRows({ bench }: { bench: Bench }) {
               />
             </div>
             <span className="cut-number">
-              <input
+              <NumberInput
                 id={`${ids}-${cut}`}
-                inputMode="decimal"
-                autoComplete="off"
-                data-numeric="true"
-                value={text}
-                aria-invalid={issue !== undefined}
-                aria-describedby={issue || past > 0.01 ? `${ids}-${cut}-said` : undefined}
-                onFocus={(event) => event.target.select()}
-                onChange={(event) => type(cut, event.target.value)}
-                onBlur={() => settle(cut)}
-                onKeyDown={(event) => {
-                  if (event.key === "Enter") settle(cut);
-                }}
+                view={{ text, issue }}
+                saidBy={issue || past > 0.01 ? `${ids}-${cut}-said` : undefined}
+                onType={(next) => type(cut, next)}
+                onSettle={() => settle(cut)}
               />
               <span className="quiet">{wording.unit}</span>
             </span>

@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { useId } from "react";
 import { Fractions } from "~app/ui/Fractions";
 import { useFields, type Field } from "~app/ui/useField";
@@ -48,21 +49,13 @@ export function Taken({ bench, cut }: { bench: Bench; cut: CutName }) {
       <button type="button" aria-label={`Less taken at the ${name}`} onClick={() => step(-cutStep(wording))}>
         −
       </button>
-      <input
-        inputMode="decimal"
-        autoComplete="off"
-        data-numeric="true"
-        aria-label={`Taken at the ${name}`}
+      <NumberInput
+        label={`Taken at the ${name}`}
         placeholder="–"
-        value={text}
-        aria-invalid={issue !== undefined}
-        aria-describedby={issue || past > 0.01 ? `${ids}-said` : undefined}
-        onFocus={(event) => event.target.select()}
-        onChange={(event) => type("mm", event.target.value)}
-        onBlur={() => settle("mm")}
-        onKeyDown={(event) => {
-          if (event.key === "Enter") settle("mm");
-        }}
+        view={{ text, issue }}
+        saidBy={issue || past > 0.01 ? `${ids}-said` : undefined}
+        onType={(next) => type("mm", next)}
+        onSettle={() => settle("mm")}
       />
       <span className="quiet">{wording.unit}</span>
       <button type="button" aria-label={`More taken at the ${name}`} onClick={() => step(cutStep(wording))}>
@@ -83,10 +76,11 @@ export function Taken({ bench, cut }: { bench: Bench; cut: CutName }) {
           </p>
           <label>
             What do you see there?
-            <input
-              value={view("seen").text}
-              onChange={(event) => type("seen", event.target.value)}
-              onBlur={() => settle("seen")}
+            <NumberInput
+              inputMode="text"
+              view={view("seen")}
+              onType={(next) => type("seen", next)}
+              onSettle={() => settle("seen")}
             />
           </label>
         </div>

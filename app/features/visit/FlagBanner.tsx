@@ -1,3 +1,4 @@
+import { NumberInput } from "~app/ui/NumberInput";
 import { Button } from "antd";
 import { useState } from "react";
 import { useFields } from "~app/ui/useField";
@@ -67,15 +68,14 @@ function FlagAnswer({ visit, flag }: { visit: Visit; flag: RedFlag }) {
         <b>{RED_FLAGS[flag]}.</b> {RED_FLAG_ADVICE[flag]}
       </p>
       <div className="flag-row">
-        <input
-          aria-label={`Who was told, or why it is not needed: ${RED_FLAGS[flag]}`}
-          aria-invalid={missing}
+        <NumberInput
+          inputMode="text"
+          label={`Who was told, or why it is not needed: ${RED_FLAGS[flag]}`}
           placeholder="who was told and when, or why not needed"
-          value={because.text}
-          data-typed={because.typed}
+          view={{ text: because.text, typed: because.typed, issue: missing || undefined }}
           maxLength={400}
-          onChange={(event) => type("because", event.target.value)}
-          onBlur={() => settle("because")}
+          onType={(next) => type("because", next)}
+          onSettle={() => settle("because")}
         />
         <Button onClick={() => answer("told the vet")}>Told the vet</Button>
         <Button onClick={() => answer("not needed")}>Not needed, because …</Button>

@@ -28,6 +28,7 @@ import type { StageContext } from "~app/stage/stageContext";
 import { Choice } from "~app/stage/Choice";
 import { LandingFigure, type Seen } from "./LandingFigure";
 import "~app/stage/watch.css";
+import "./watch.css";
 
 /** Standing and moving, foot by foot: what is seen is tapped, not written. */
 export function WatchStage(context: StageContext) {
