@@ -22,6 +22,7 @@ import { predictTrim, type TrimFoot } from "~core/foot/parametric/predict";
 import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
 import { angle, calculator, hemisphere, mm, point, positive, rate, type Calculator } from "./parts";
 import { cutlist, stock } from "./forge";
+import { findings, frog, herd, highside } from "./judgement";
 import { rounds } from "./rounds";
 import { breakover, mass, nails, setting } from "./shoe";
 
@@ -342,6 +343,10 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   growth,
   due,
   rounds,
+  highside,
+  frog,
+  findings,
+  herd,
   repeatability: repeats,
 };
 

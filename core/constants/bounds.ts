@@ -44,6 +44,21 @@ export const LEVEL_BOUNDS = {
     validFor: "hairline from behind against the ground",
     sure: "assumption",
   } as Entry<Bounds>,
+  heelContraction: {
+    value: [0.12, 0.25] as Bounds,
+    unit: "ratio",
+    source: "assumption, because an eighth less is plain to the eye and a quarter less pinches the frog",
+    validFor: "heels apart over the width of the foot, short of a sound foot's",
+    sure: "assumption",
+  } as Entry<Bounds>,
+  flareMm: {
+    value: [6, 12] as Bounds,
+    unit: "mm",
+    source:
+      "assumption, because sound feet are some 2 mm wider outside, and a wall's thickness is a flare to act on",
+    validFor: "half widths on a foot of size 1, lateral minus medial, either sign",
+    sure: "assumption",
+  } as Entry<Bounds>,
   whiteLineMm: {
     value: [4, 6] as Bounds,
     unit: "mm",

@@ -16,10 +16,10 @@ export type Measure = (typeof MEASURES)[number];
  * How a value was come by. An estimate is drawn pale and called one; `drawn` was dragged on the drawing; `simulated`
  * came from a stand-in instrument and says nothing about a real foot.
  */
-export const SOURCES = ["gauge", "calliper", "photo", "drawn", "estimate", "simulated"] as const;
+export const SOURCES = ["gauge", "calliper", "rule", "photo", "drawn", "estimate", "simulated"] as const;
 export type Source = (typeof SOURCES)[number];
 /** Those that a hand may choose for a number it has typed. */
-export const HAND_SOURCES = ["gauge", "calliper", "photo", "estimate"] as const satisfies Source[];
+export const HAND_SOURCES = ["gauge", "calliper", "rule", "photo", "estimate"] as const satisfies Source[];
 
 export interface Measured {
   value: number;

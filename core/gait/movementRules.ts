@@ -1,6 +1,8 @@
-import type { FootFacts, FootState } from "../foot/findings/facts";
+import { lengthSd, type FootFacts, type FootState } from "../foot/findings/facts";
 import type { Rule } from "../foot/findings/rule";
-import { isFore } from "../foot/limb";
+import { isFore, type Side } from "../foot/limb";
+import { levelBeyond, type Level } from "../foot/level";
+import { boundsOf } from "../foot/survey/ratios";
 import { wornSide } from "../foot/wear";
 import { landingOf, onlyThisOne, type Watching } from "./watching";
 import { wearAgreement } from "./wearAgreement";
@@ -11,13 +13,29 @@ export interface MovementFacts extends FootFacts {
   pair?: (FootState & { watching?: Watching | undefined }) | undefined;
 }
 
-/** Half widths that differ by more than this are a flare to one side, mm. Assumption. */
-const FLARE_MM = 6;
-
 const flareOf = ({ survey }: FootState): number | undefined =>
   survey.halfWidth.lateral === undefined || survey.halfWidth.medial === undefined
     ? undefined
     : survey.halfWidth.lateral - survey.halfWidth.medial;
+
+/** Level of a flare to one side, beyond the marks' own noise; a large foot may differ by more. */
+function flaring(facts: MovementFacts, state: FootState): { mm: number; level: Level } | undefined {
+  const mm = flareOf(state);
+  if (mm === undefined) return undefined;
+  const [drifting, act] = boundsOf("flareMm", facts.bounds);
+  const k = state.survey.k ?? 1;
+  return { mm, level: levelBeyond(mm, Math.SQRT2 * lengthSd(facts), [drifting * k, act * k]) };
+}
+
+/** Where the hairline was seen pushed up over one side while the horse stood. */
+function pushedUp(watching: Watching | undefined): Side | undefined {
+  const up = (side: Side, other: Side) =>
+    (["toeQuarter", "quarter"] as const).some((place) => {
+      const at = (of: Side) => watching?.hairline?.[`${place}${of === "medial" ? "Medial" : "Lateral"}`];
+      return at(side) === "pushed up" && at(other) !== "pushed up";
+    });
+  return up("medial", "lateral") ? "medial" : up("lateral", "medial") ? "lateral" : undefined;
+}
 
 /** Rules that hold a foot against its wear, and against the way it and its pair were seen to move. */
 export const MOVEMENT_RULES: readonly Rule<MovementFacts>[] = [
@@ -30,14 +48,10 @@ export const MOVEMENT_RULES: readonly Rule<MovementFacts>[] = [
       const { pair } = facts;
       if (!pair) return undefined;
       const parts: string[] = [];
-      const [mine, other] = [flareOf(facts), flareOf(pair)];
-      if (
-        mine !== undefined &&
-        other !== undefined &&
-        Math.abs(mine) > FLARE_MM &&
-        Math.abs(other) <= FLARE_MM / 2
-      )
-        parts.push(`flared to ${mine > 0 ? "lateral" : "medial"}`);
+      const [mine, other] = [flaring(facts, facts), flaring(facts, pair)];
+      const [bound] = boundsOf("flareMm", facts.bounds);
+      if (mine && other && mine.level !== "steady" && Math.abs(other.mm) <= bound / 2)
+        parts.push(`flared to ${mine.mm > 0 ? "lateral" : "medial"}`);
       const [worn, pairWorn] = [
         facts.look && wornSide(facts.look.wear),
         pair.look && wornSide(pair.look.wear),
@@ -52,9 +66,43 @@ export const MOVEMENT_RULES: readonly Rule<MovementFacts>[] = [
           `Only this ${isFore(facts.limb) ? "fore" : "hind"} foot of the pair: ${parts.join(", ")}.`,
         ),
         evidence: facts.wording.inOwnWords(
-          `Half widths differ by more than ${FLARE_MM} mm on this foot and by less than half of that on its pair; worn side from the painted shoe; the rest as it was watched.`,
+          `Half widths differ by more than ${boundsOf("flareMm", facts.bounds)[0]} mm and their noise on this foot and by less than half of that on its pair; worn side from the painted shoe; the rest as it was watched.`,
         ),
       };
+    },
+  },
+  {
+    id: "flared",
+    subject: "wall",
+    when: "One half of the foot is wider than the other by more than 6 mm on a foot of size 1",
+    next: "Dress it from outside, lower half at most, where horn is to spare; look at the limb above for why.",
+    see: (facts) => {
+      const flare = flaring(facts, facts);
+      if (!flare || flare.level === "steady") return undefined;
+      const pair = facts.pair && flaring(facts, facts.pair);
+      const both = pair && pair.level !== "steady" && pair.mm > 0 === flare.mm > 0;
+      const bounds = boundsOf("flareMm", facts.bounds);
+      return {
+        level: flare.level,
+        text: `Flared to the ${facts.wording.side(flare.mm > 0 ? "lateral" : "medial")} by ${facts.wording.length(Math.abs(flare.mm))}${both ? ", as its pair is: as a rule the way the limb is built" : ""}.`,
+        evidence: `Half widths at the widest part, lateral minus medial. Bounds ${bounds.join(" and ")} mm on a foot of size 1, beyond the noise of two marks.`,
+      };
+    },
+  },
+  {
+    id: "hairline-pushed",
+    subject: "hairline",
+    when: "Standing, the hairline is pushed up over one side",
+    next: "That side takes the load: hold its wall against the live sole, and read the tilt from behind.",
+    see: (facts) => {
+      const side = pushedUp(facts.watching);
+      return (
+        side && {
+          level: "drifting",
+          text: `Standing, the hairline is pushed up on the ${facts.wording.side(side)}.`,
+          evidence: "As it was seen on the standing foot, weighted.",
+        }
+      );
     },
   },
   {
@@ -77,8 +125,7 @@ export const MOVEMENT_RULES: readonly Rule<MovementFacts>[] = [
     subject: "movement",
     lens: "even-sole",
     when: "The foot lands on one side first, and the wear agrees or was not painted",
-    next: "Check that side against the live sole: it is the taller one as a rule.",
-    insteadOf: [],
+    next: "Measure before cutting. On a crooked limb the side that lands is as a rule worn down and the other has grown long; on a sheared foot, hairline pushed up over it, it is the tall one.",
     see: (facts) => {
       const lands = facts.watching?.lands;
       const landing = lands && landingOf(lands);

@@ -3,6 +3,7 @@ import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { BROKEN_BACK, planned } from "../trim/trim.fixture";
 import { wordingFor } from "../foot/wording";
 import type { Limb } from "../foot/limb";
+import type { FindKind } from "../foot/wear";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import type { SolarMarks } from "../foot/survey/frame";
@@ -17,11 +18,11 @@ const wording = wordingFor({ unit: "mm", fraction: 16, leftRight: "left-right", 
 const HORSE = { kind: "horse" as const, massKg: 500 };
 const PLAIN = ordinaryFoot("LF", HORSE);
 const EVEN_WALLS: Walls = {
-  toe: { thickness: 10, whiteLine: 3 },
-  toeQuarterMedial: { thickness: 9.5 },
-  toeQuarterLateral: { thickness: 9.5 },
-  quarterMedial: { thickness: 9 },
-  quarterLateral: { thickness: 9 },
+  toe: { thickness: 12.5, whiteLine: 3 },
+  toeQuarterMedial: { thickness: 11.2 },
+  toeQuarterLateral: { thickness: 11.2 },
+  quarterMedial: { thickness: 9.4 },
+  quarterLateral: { thickness: 9.4 },
 };
 
 const marksOf = (change: Partial<typeof PLAIN> = {}): SolarMarks =>
@@ -44,12 +45,19 @@ function state({
 }: Made): FootState {
   const survey = surveySole(marks, limb, 1);
   const { heelHeightLateral: l, heelHeightMedial: m } = measures;
-  const ratios = footRatios(survey, walls, {
-    dish: side.dish,
-    heelAngle: side.heelAngle,
-    dorsalAngle: measures.dorsalAngle,
-    heelHeightDifference: l === undefined || m === undefined ? undefined : l - m,
-  });
+  const ratios = footRatios(
+    survey,
+    walls,
+    {
+      dish: side.dish,
+      heelAngle: side.heelAngle,
+      dorsalAngle: measures.dorsalAngle,
+      heelHeightDifference: l === undefined || m === undefined ? undefined : l - m,
+      toeLength: measures.toeLength,
+      toeTarget: 86,
+    },
+    GENERAL_NOISE.value,
+  );
   return { limb, measures, side, rear, marks, survey, walls, ratios, issues: [] };
 }
 
@@ -80,7 +88,7 @@ const measures = (dorsalAngle: number, pasternAngle: number, toeLength = 86, med
   heelHeightMedial: medial,
   heelHeightLateral: lateral,
 });
-const find = (kind: "crack" | "bruise") =>
+const find = (kind: FindKind) =>
   ({ look: { finds: { a: { kind, at: [0, 0], note: "" } }, wear: {} } }) as unknown as Made;
 const wear = (painted: object, watching: object = {}) =>
   ({ look: { finds: {}, wear: painted }, watching }) as unknown as Made;
@@ -100,20 +108,37 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
     { measures: measures(50, 50), side: { heelAngle: 42 } },
     { measures: measures(50, 50), side: { heelAngle: 46 } },
   ],
-  ["toe-run", { measures: measures(50, 50, 96) }, { measures: measures(50, 50, 90) }],
+  [
+    "toe-run",
+    { measures: measures(50, 50, 86), change: { toeRunMm: 16 } },
+    // Long by 16 mm, and no further forward than that takes it.
+    { measures: measures(50, 50, 102), change: { toeRunMm: 10 } },
+  ],
+  ["toe-long", { measures: measures(50, 50, 96) }, { measures: measures(50, 50, 90) }],
+  ["dish-vet", { side: { dish: 8 } }, { side: { dish: 5 } }],
   ["toe-right", { measures: measures(50, 50, 86) }, { measures: measures(50, 50, 96) }],
   [
     "sheared-heels",
-    { measures: measures(50, 50, 86, 33, 40), rear: { hairlineTilt: 4.5 } },
-    { measures: measures(50, 50, 86, 33, 40), rear: { hairlineTilt: -1 } },
+    { measures: measures(50, 50, 86, 33, 43), rear: { hairlineTilt: 4.5 } },
+    { measures: measures(50, 50, 86, 33, 43), rear: { hairlineTilt: -1 } },
   ],
   [
     "heels-uneven",
+    { measures: measures(50, 50, 86, 33, 38), marks: {} },
     { measures: measures(50, 50, 86, 33, 37), marks: {} },
-    { measures: measures(50, 50, 86, 33, 34), marks: {} },
   ],
-  ["heels-level", { measures: measures(50, 50, 86, 33, 34) }, { measures: measures(50, 50, 86, 33, 37) }],
-  ["hairline-tilted", { rear: { hairlineTilt: 3 } }, { rear: { hairlineTilt: 1 } }],
+  ["heels-level", { measures: measures(50, 50, 86, 33, 37) }, { measures: measures(50, 50, 86, 33, 38) }],
+  ["hairline-tilted", { rear: { hairlineTilt: 3.5 } }, { rear: { hairlineTilt: 3 } }],
+  [
+    "hairline-pushed",
+    wear({}, { hairline: { quarterMedial: "pushed up" } }),
+    wear({}, { hairline: { quarterMedial: "pushed up", quarterLateral: "pushed up" } }),
+  ],
+  [
+    "contracted-heels",
+    { marks: { ...marksOf(), heelMedial: { x: -29, y: 4 }, heelLateral: { x: 29, y: 4 } } },
+    { marks: { ...marksOf(), heelMedial: { x: -38, y: 4 }, heelLateral: { x: 38, y: 4 } } },
+  ],
   ["heels-forward", { change: { heelRunMm: 14 } }, { change: { heelRunMm: 4 } }],
   [
     "bars-bent",
@@ -131,16 +156,16 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
     { change: { frog: { stretch: 0.12, widthRatio: 1 } } },
     { change: { frog: { stretch: 0.03, widthRatio: 1 } } },
   ],
-  ["white-line", { walls: { toe: { whiteLine: 7 } } }, { walls: { toe: { whiteLine: 3.5 } } }],
-  ["wall-uneven", { walls: { ...EVEN_WALLS, toe: { thickness: 15 } } }, { walls: EVEN_WALLS }],
+  ["white-line", { walls: { toe: { whiteLine: 5.5 } } }, { walls: { toe: { whiteLine: 4.5 } } }],
+  ["wall-uneven", { walls: { ...EVEN_WALLS, toe: { thickness: 20 } } }, { walls: EVEN_WALLS }],
   [
     "not-concentric",
     {
       walls: {
         ...EVEN_WALLS,
-        toe: { thickness: 22 },
-        toeQuarterMedial: { thickness: 17 },
-        toeQuarterLateral: { thickness: 17 },
+        toe: { thickness: 30 },
+        toeQuarterMedial: { thickness: 24 },
+        toeQuarterLateral: { thickness: 24 },
       },
     },
     { walls: EVEN_WALLS },
@@ -153,6 +178,31 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
   ["halves", {}, { marks: { ...marksOf(), wideMedial: { x: -63, y: 75 }, wideLateral: { x: 64, y: 75 } } }],
   ["rings-diverge", { rings: [{ toeMm: 20, heelMm: 30 }] }, { rings: [{ toeMm: 20, heelMm: 23 }] }],
   ["crack-overdue", { ...find("crack"), daysOver: 6 }, { ...find("crack"), daysOver: 0 }],
+  ...(
+    [
+      "crack",
+      "thrush",
+      "deep cleft",
+      "white line",
+      "cavity",
+      "puncture",
+      "discharge",
+      "crushed heel",
+      "folded bar",
+    ] as const
+  ).map((kind): [string, Made, Made] => [`found-${kind.replace(" ", "-")}`, find(kind), find("bruise")]),
+  ["found-bruise", find("bruise"), find("crack")],
+  [
+    "club-foot",
+    {
+      measures: measures(59, 57, 86, 42, 42),
+      pair: state({ limb: "RF", measures: measures(50, 50, 86, 33, 33) }),
+    },
+    {
+      measures: measures(59, 57, 86, 33, 33),
+      pair: state({ limb: "RF", measures: measures(50, 50, 86, 33, 33) }),
+    },
+  ],
   [
     "pair-mismatch",
     { measures: measures(50, 50), pair: state({ limb: "RF", measures: measures(54, 54) }) },
@@ -163,6 +213,7 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
     { change: { lateralWiderMm: 9 }, pair: state({ limb: "RF" }) },
     { change: { lateralWiderMm: 9 }, pair: state({ limb: "RF", change: { lateralWiderMm: 8 } }) },
   ],
+  ["flared", { change: { lateralWiderMm: 9 } }, { change: { lateralWiderMm: 8 } }],
   [
     "landing-wear",
     wear({ quarterLateral: "thin", quarterMedial: "worn" }, { lands: [-40, 50] }),
@@ -258,10 +309,10 @@ describe("findingsOf", () => {
 
   test("the curled heel that is also the taller one is said in one sentence", () => {
     const found = findingsOf(
-      facts({ measures: measures(50, 50, 86, 33, 37), change: { curlMm: { medial: 0, lateral: 5 } } }),
+      facts({ measures: measures(50, 50, 86, 33, 38), change: { curlMm: { medial: 0, lateral: 5 } } }),
     ).find(({ id }) => id === "heels-uneven");
     expect(found?.text).toBe(
-      "The outside heel stands 4 mm taller. It has also run 5 mm further forward: the curled one is the taller one, whatever the limb looks like.",
+      "The outside heel stands 5 mm taller. It has also run 5 mm further forward: the curled one is the taller one, whatever the limb looks like.",
     );
   });
 
@@ -282,7 +333,7 @@ describe("findingsOf", () => {
   });
 
   test("the user's own bounds count", () => {
-    const made = { measures: measures(50, 50, 86, 33, 37), marks: {} };
+    const made = { measures: measures(50, 50, 86, 33, 39), marks: {} };
     expect(findingsOf(facts(made)).find(({ id }) => id === "heels-uneven")?.level).toBe("drifting");
     const strict = findingsOf(facts({ ...made, bounds: { heelHeightDifferenceMm: [1, 3] } }));
     expect(strict.find(({ id }) => id === "heels-uneven")?.level).toBe("act");

@@ -1,5 +1,6 @@
 import { COMPARE_RULES } from "../foot/findings/compareRules";
 import { findBy } from "../foot/findings/find";
+import { FOUND_RULES } from "../foot/findings/foundRules";
 import { HEEL_RULES } from "../foot/findings/heelRules";
 import type { Finding, Rule } from "../foot/findings/rule";
 import { SIDE_RULES } from "../foot/findings/sideRules";
@@ -15,6 +16,7 @@ export const FINDING_RULES: readonly Rule<VisitFacts>[] = [
   ...SIDE_RULES,
   ...HEEL_RULES,
   ...SOLE_RULES,
+  ...FOUND_RULES,
   ...COMPARE_RULES,
   ...MOVEMENT_RULES,
   ...PLAN_RULES,

@@ -42,18 +42,22 @@ export function footFacts(
   const { moment, visit, horse, bounds } = context;
   const reading = foot.reading[moment];
   const before = foot.reading.before;
-  const k = knownSize([...foot.surveys, ...(moment === "after" && before ? [before] : [])]);
-  const state = footState(foot.limb, reading, typed, k, bounds);
+  const { noise } = context;
+  const target = toeTarget(horse);
+  const knownK = knownSize([...foot.surveys, ...(moment === "after" && before ? [before] : [])]);
+  const known = { knownK, noise, bounds, toeTargetMm: target.toeLengthMm };
+  const state = footState(foot.limb, reading, typed, known);
   const lastSurvey = foot.surveys.at(-1);
   const sinceTrim =
     lastSurvey?.moment === "after" && lastSurvey.date === foot.last?.date ? lastSurvey : undefined;
   const last =
     moment === "after"
-      ? before && footState(foot.limb, before, foot.values.before, k, bounds)
-      : foot.last && footState(foot.limb, sinceTrim, leftWith(foot.last), k, bounds);
+      ? before && footState(foot.limb, before, foot.values.before, known)
+      : foot.last && footState(foot.limb, sinceTrim, leftWith(foot.last), known);
   const pairReading = pair.reading[moment];
   const pairState =
-    pairReading && footState(pair.limb, pairReading, pair.values[moment], knownSize(pair.surveys), bounds);
+    pairReading &&
+    footState(pair.limb, pairReading, pair.values[moment], { ...known, knownK: knownSize(pair.surveys) });
   const asLeft = leftWith(foot.last);
   const base =
     moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } };
@@ -92,15 +96,15 @@ export function footFacts(
     })),
     last,
     earlier: lastSurvey && {
-      state: footState(foot.limb, lastSurvey, lastSurvey.values, k, bounds),
+      state: footState(foot.limb, lastSurvey, lastSurvey.values, known),
       date: lastSurvey.date,
     },
     lastName: moment === "after" ? "before the trim" : "the last trim",
     pair: pairState && { ...pairState, watching: pair.watching[moment], look: pair.look },
     daysOver: lastVisit?.next && daysBetween(lastVisit.next.due, visit.date),
     horn: visit.horn,
-    target: toeTarget(horse),
-    noise: context.noise,
+    target,
+    noise,
     wording: context.wording,
     bounds,
   };

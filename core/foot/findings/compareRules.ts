@@ -1,10 +1,14 @@
 import { changeSince } from "../../repeatability/change";
 import { axisChangeNoise } from "../axis";
-import type { FootState } from "./facts";
+import { angleSd, lengthSd, type FootState } from "./facts";
 import type { Rule } from "./rule";
 
 /** Pair mismatch begins here, or at the noise of a difference where that is larger. Trade practice. */
 const PAIR = { angleDeg: 3, widthMm: 5, heelMm: 5 };
+/** A difference of two readings over the sd of one that 95 of 100 stay under, one-sided. */
+const DIFFERENCE_95 = 1.64 * Math.SQRT2;
+/** Steeper than its pair by this, with taller heels: a club foot. Source: Redden 2003, on flexural deformity of the coffin joint; trade practice. */
+const CLUB_STEEPER_DEG = 8;
 const heelMean = ({ measures }: FootState) =>
   measures.heelHeightLateral === undefined || measures.heelHeightMedial === undefined
     ? undefined
@@ -13,17 +17,22 @@ const heelMean = ({ measures }: FootState) =>
 /** Rules that hold a foot against its pair and its past. */
 export const COMPARE_RULES: readonly Rule[] = [
   {
-    id: "crack-overdue",
-    subject: "wall",
-    when: "A crack in the wall and the interval already past",
-    next: "Shorten the interval: the last week is the one to protect. Take the lever off the crack today.",
-    see: ({ look, daysOver }) => {
-      const cracks = Object.values(look?.finds ?? {}).filter(({ kind }) => kind === "crack");
-      if (cracks.length === 0 || daysOver === undefined || daysOver <= 0) return undefined;
+    id: "club-foot",
+    subject: "pair",
+    when: "One foot 8° or more steeper than the other of the pair, with taller heels",
+    next: "The vet first, with a radiograph. Little at a time; never bring the toe back to make the angle: the tendon holds it.",
+    insteadOf: ["pair-mismatch", "broken-forward", "toe-run", "toe-long", "dish-vet"],
+    see: (facts) => {
+      const { pair, noise, wording } = facts;
+      const [mine, other] = [facts.measures.dorsalAngle, pair?.measures.dorsalAngle];
+      const [heel, otherHeel] = [heelMean(facts), pair && heelMean(pair)];
+      if (!pair || mine === undefined || other === undefined) return undefined;
+      if (heel === undefined || otherHeel === undefined) return undefined;
+      if (mine - other < CLUB_STEEPER_DEG || heel - otherHeel <= noise.lengthMm) return undefined;
       return {
-        level: "act",
-        text: `A crack, and the foot is ${daysOver} ${daysOver === 1 ? "day" : "days"} past its date.`,
-        evidence: "An overdue foot is a long foot: more lever on the wall at every step.",
+        level: "ask the vet",
+        text: `A club foot: ${wording.angle(mine - other)} steeper than the ${wording.limb(pair.limb)}, its heels ${wording.length(heel - otherHeel)} taller.`,
+        evidence: `From ${CLUB_STEEPER_DEG}° steeper than its pair with taller heels. A shortened tendon unit makes such a foot; how far it may be lowered is the vet's to say.`,
       };
     },
   },
@@ -50,21 +59,21 @@ export const COMPARE_RULES: readonly Rule[] = [
       compare(
         facts.measures.dorsalAngle,
         pair.measures.dorsalAngle,
-        Math.max(PAIR.angleDeg, Math.SQRT2 * noise.angleDeg),
+        Math.max(Math.hypot(PAIR.angleDeg, DIFFERENCE_95 * angleSd(facts)), Math.SQRT2 * noise.angleDeg),
         (size, more) => `${size} ${more ? "steeper" : "shallower"}`,
         wording.angle,
       );
       compare(
         facts.measures.width ?? facts.survey.width,
         pair.measures.width ?? pair.survey.width,
-        Math.max(PAIR.widthMm, Math.SQRT2 * noise.lengthMm),
+        Math.max(Math.hypot(PAIR.widthMm, DIFFERENCE_95 * lengthSd(facts)), Math.SQRT2 * noise.lengthMm),
         (size, more) => `${size} ${more ? "wider" : "narrower"}`,
         wording.length,
       );
       compare(
         heelMean(facts),
         heelMean(pair),
-        Math.max(PAIR.heelMm, Math.SQRT2 * noise.lengthMm),
+        Math.max(Math.hypot(PAIR.heelMm, DIFFERENCE_95 * lengthSd(facts)), Math.SQRT2 * noise.lengthMm),
         (size, more) => `heels ${size} ${more ? "taller" : "lower"}`,
         wording.length,
       );

@@ -1,7 +1,7 @@
 import type { HornState } from "../horn";
 import type { Look } from "../records/look";
 import type { Moment, Reading } from "../records/reading";
-import type { Noise } from "../../repeatability/repeatability";
+import { sdOfSmallestChange, type Noise } from "../../repeatability/repeatability";
 import type { Wording } from "../wording";
 import type { Limb } from "../limb";
 import type { FootValues, Measure, RearMeasure, SideMeasure } from "../measures";
@@ -59,6 +59,10 @@ export interface FootFacts extends FootState {
   bounds: BoundOverrides;
 }
 
+/** Sd of one reading of an angle, deg, and of one length or mark, mm, by this hand. */
+export const angleSd = ({ noise }: Pick<FootFacts, "noise">): number => sdOfSmallestChange(noise.angleDeg);
+export const lengthSd = ({ noise }: Pick<FootFacts, "noise">): number => sdOfSmallestChange(noise.lengthMm);
+
 const numbers = <Name extends string>(
   values: Partial<Record<Name, { value: number } | undefined>>,
 ): Partial<Record<Name, number>> =>
@@ -68,14 +72,23 @@ const numbers = <Name extends string>(
     ),
   ) as Partial<Record<Name, number>>;
 
+/** What a foot's state is worked out with, besides its reading. */
+export interface StateContext {
+  /** Size factor of a foot that was surveyed before. */
+  knownK?: number | undefined;
+  noise: Noise;
+  bounds: BoundOverrides;
+  toeTargetMm?: number | undefined;
+}
+
 /** One foot's state from a kept reading; `values` may be newer than the record, as they are typed. */
 export function footState(
   limb: Limb,
   reading: Reading | undefined,
   values: FootValues,
-  knownK: number | undefined,
-  bounds: BoundOverrides,
+  context: StateContext,
 ): FootState {
+  const { knownK, noise, bounds, toeTargetMm } = context;
   const { marks, survey, issues } = surveyOfRecord(reading?.sole ?? {}, limb, knownK);
   const measures = numbers(values);
   const side = numbers(reading?.side ?? {});
@@ -92,7 +105,10 @@ export function footState(
         heelHeightLateral === undefined || heelHeightMedial === undefined
           ? undefined
           : heelHeightLateral - heelHeightMedial,
+      toeLength: measures.toeLength,
+      toeTarget: toeTargetMm,
     },
+    noise,
     bounds,
   );
   return { limb, measures, side, rear: numbers(reading?.rear ?? {}), marks, survey, walls, ratios, issues };

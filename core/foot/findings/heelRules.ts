@@ -1,6 +1,6 @@
-import { levelOf } from "../level";
+import { levelBeyond } from "../level";
 import { boundsOf } from "../survey/ratios";
-import type { FootFacts } from "./facts";
+import { angleSd, lengthSd, type FootFacts } from "./facts";
 import type { Rule, Seen } from "./rule";
 
 /** Lateral minus medial heel height, mm. */
@@ -9,19 +9,12 @@ const heelDifference = ({ measures }: FootFacts) =>
     ? undefined
     : measures.heelHeightLateral - measures.heelHeightMedial;
 
-/** The hairline's tilt as it was read from behind, or as the two heel heights make it over the heels' width. */
-const hairlineTilt = ({ rear, survey, ...facts }: FootFacts): number | undefined => {
-  if (rear.hairlineTilt !== undefined) return rear.hairlineTilt;
-  const { medial, lateral } = survey.heelHalfWidth;
-  const difference = heelDifference({ rear, survey, ...facts });
-  if (difference === undefined || medial === undefined || lateral === undefined) return undefined;
-  return (Math.atan(difference / (medial + lateral)) * 180) / Math.PI;
-};
-
 const uneven = (facts: FootFacts): Seen | undefined => {
   const difference = heelDifference(facts);
   const bounds = boundsOf("heelHeightDifferenceMm", facts.bounds);
-  if (difference === undefined || levelOf(difference, bounds) === "steady") return undefined;
+  if (difference === undefined) return undefined;
+  const level = levelBeyond(difference, Math.SQRT2 * lengthSd(facts), bounds);
+  if (level === "steady") return undefined;
   const { wording } = facts;
   const taller = difference > 0 ? "lateral" : "medial";
   const forward = facts.survey.heelDifference;
@@ -32,11 +25,14 @@ const uneven = (facts: FootFacts): Seen | undefined => {
         : ` Yet the other heel lies further forward by ${wording.length(Math.abs(forward))}: measure both again.`
       : "";
   return {
-    level: levelOf(difference, bounds),
+    level,
     text: `The ${wording.side(taller)} heel stands ${wording.length(Math.abs(difference))} taller.${curled}`,
-    evidence: `Heel heights, hairline straight down to the ground, lateral minus medial. Steady to ${bounds[0]} mm, act beyond ${bounds[1]} mm.`,
+    evidence: `Heel heights, hairline straight down to the ground, lateral minus medial. Steady to ${bounds[0]} mm, act beyond ${bounds[1]} mm, and the noise of a difference.`,
   };
 };
+
+/** Heel buttresses apart over the width of the foot. Assumption, because drawn and surveyed sound feet lie about there. */
+const SOUND_HEEL_WIDTH = 0.66;
 
 /** Rules about both heels and the bars. */
 export const HEEL_RULES: readonly Rule[] = [
@@ -49,18 +45,22 @@ export const HEEL_RULES: readonly Rule[] = [
     insteadOf: ["heels-uneven", "hairline-tilted"],
     see: (facts) => {
       const difference = heelDifference(facts);
-      const tilt = hairlineTilt(facts);
+      const tilt = facts.rear.hairlineTilt;
       const bounds = boundsOf("heelHeightDifferenceMm", facts.bounds);
       const tiltBounds = boundsOf("hairlineTiltDeg", facts.bounds);
       if (difference === undefined || tilt === undefined) return undefined;
-      if (Math.abs(difference) <= bounds[1] || Math.abs(tilt) <= tiltBounds[0] || difference > 0 !== tilt > 0)
+      if (
+        levelBeyond(difference, Math.SQRT2 * lengthSd(facts), bounds) !== "act" ||
+        levelBeyond(tilt, Math.SQRT2 * angleSd(facts), tiltBounds) === "steady" ||
+        difference > 0 !== tilt > 0
+      )
         return undefined;
       const { wording } = facts;
       const side = wording.side(difference > 0 ? "lateral" : "medial");
       return {
         level: "act",
         text: `Sheared heels: the ${side} heel stands ${wording.length(Math.abs(difference))} taller and the hairline is pushed up ${wording.angle(Math.abs(tilt))} over it.`,
-        evidence: `Heel heights differ by more than ${bounds[1]} mm and the hairline by more than ${tiltBounds[0]}°, the same way.`,
+        evidence: `Heel heights differ by more than ${bounds[1]} mm and the hairline, read by itself, by more than ${tiltBounds[0]}°, the same way, both beyond their noise.`,
       };
     },
   },
@@ -68,21 +68,24 @@ export const HEEL_RULES: readonly Rule[] = [
     id: "heels-uneven",
     subject: "heels",
     lens: "even-sole",
-    when: "Heel heights differ by more than 2 mm",
+    when: "Heel heights differ by more than 2 mm and the noise of a difference",
     next: "Check both against the live sole before lowering one.",
     see: uneven,
   },
   {
     id: "heels-level",
     subject: "heels",
-    when: "Heel heights alike within 2 mm",
+    when: "Heel heights alike within 2 mm and the noise of a difference",
     next: "Keep them.",
     see: (facts) => {
       const difference = heelDifference(facts);
       if (difference === undefined || uneven(facts)) return undefined;
       return {
         level: "steady",
-        text: "Heels level, hairline to ground.",
+        text:
+          Math.abs(difference) <= boundsOf("heelHeightDifferenceMm", facts.bounds)[0]
+            ? "Heels level, hairline to ground."
+            : `Heels level within what a hand can tell: ${facts.wording.length(Math.abs(difference))}.`,
         evidence: `Lateral minus medial ${facts.wording.length(difference)}.`,
       };
     },
@@ -96,9 +99,11 @@ export const HEEL_RULES: readonly Rule[] = [
     see: (facts) => {
       const tilt = facts.rear.hairlineTilt;
       const bounds = boundsOf("hairlineTiltDeg", facts.bounds);
-      if (tilt === undefined || levelOf(tilt, bounds) === "steady") return undefined;
+      if (tilt === undefined) return undefined;
+      const level = levelBeyond(tilt, Math.SQRT2 * angleSd(facts), bounds);
+      if (level === "steady") return undefined;
       return {
-        level: levelOf(tilt, bounds),
+        level,
         text: `Hairline tilted: higher over the ${facts.wording.side(tilt > 0 ? "lateral" : "medial")} heel by ${facts.wording.angle(Math.abs(tilt))}.`,
         evidence: `From behind, against the line through both heels. Bounds ${bounds.join("° and ")}°.`,
       };
@@ -120,6 +125,28 @@ export const HEEL_RULES: readonly Rule[] = [
         level: ratio.level,
         text: `Heels run forward: ${said} ahead of the back of the sulcus, ${facts.wording.side("medial")} / ${facts.wording.side("lateral")}.`,
         evidence: `The further one over the sulcus ${ratio.value.toFixed(2)}; bounds ${ratio.bounds.join(" and ")}.`,
+      };
+    },
+  },
+  {
+    id: "contracted-heels",
+    subject: "heels",
+    when: "The heels stand closer together than those of a sound foot of this width",
+    next: "Ask how long; open the heels to the ground and the frog to work, a little at a time. Tight and sore: the vet.",
+    see: (facts) => {
+      const { heelHalfWidth: half, width } = facts.survey;
+      if (half.medial === undefined || half.lateral === undefined || !width) return undefined;
+      const ratio = (half.medial + half.lateral) / width;
+      const bounds = boundsOf("heelContraction", facts.bounds);
+      const short = 1 - ratio / SOUND_HEEL_WIDTH;
+      const sd = (Math.SQRT2 * Math.hypot(1, ratio) * lengthSd(facts)) / (width * SOUND_HEEL_WIDTH);
+      const level = levelBeyond(Math.max(0, short), sd, bounds);
+      if (level === "steady") return undefined;
+      const frog = facts.survey.frogWidthRatio;
+      return {
+        level,
+        text: `Contracted heels: ${facts.wording.length(half.medial + half.lateral)} apart on a foot ${facts.wording.length(width)} wide${frog !== undefined && frog < 1 ? ", and the frog narrow" : ""}.`,
+        evidence: `Heels apart over the width ${ratio.toFixed(2)} ± ${(sd * SOUND_HEEL_WIDTH).toFixed(2)}; about ${SOUND_HEEL_WIDTH} on a sound foot. Marked where ${bounds.map((one) => `${Math.round(one * 100)} %`).join(" and ")} less.`,
       };
     },
   },

@@ -1,8 +1,8 @@
 import { readAxis } from "../axis";
-import { levelOf } from "../level";
+import { beyondNoise, levelBeyond, levelOf, type Level } from "../level";
 import { boundsOf } from "../survey/ratios";
-import type { FootFacts } from "./facts";
-import type { Rule } from "./rule";
+import { angleSd, type FootFacts } from "./facts";
+import type { Rule, Seen } from "./rule";
 
 const axisOf = ({ measures, noise }: FootFacts) => {
   const { dorsalAngle, pasternAngle } = measures;
@@ -11,9 +11,9 @@ const axisOf = ({ measures, noise }: FootFacts) => {
     : { ...readAxis(dorsalAngle, pasternAngle, noise.angleDeg), dorsalAngle, pasternAngle };
 };
 
-/** Hairline steeper than this with a very broken-back axis and low heels is suspicious. Assumption, because a sound hairline runs at some 20 to 30 deg. */
-const STEEP_HAIRLINE_DEG = 28;
-const VERY_BROKEN_BACK_DEG = -8;
+/** Hairline steeper than this with a broken-back axis and low heels is suspicious. Assumption, because a sound hairline runs at some 15 to 25 deg. */
+const STEEP_HAIRLINE_DEG = 25;
+const BROKEN_BACK_DEG = -5;
 const LOW_HEEL_PART = 1 / 3;
 
 const dorsalMinusHeel = ({ measures, side }: FootFacts) =>
@@ -26,7 +26,7 @@ export const SIDE_RULES: readonly Rule[] = [
   {
     id: "low-bone",
     subject: "axis",
-    when: "Hairline steep, axis very broken back and heel low, all three together",
+    when: "Hairline steep, axis broken back beyond 5° and heel low, all three together",
     next: "Radiograph before anything is cut: this is a suspicion from outside, not a diagnosis.",
     insteadOf: ["broken-back", "underrun"],
     see: (facts) => {
@@ -41,8 +41,8 @@ export const SIDE_RULES: readonly Rule[] = [
       if (!axis || hairlineAngle === undefined || heel === undefined || toeLength === undefined)
         return undefined;
       if (
-        axis.axisDeg > VERY_BROKEN_BACK_DEG ||
-        hairlineAngle < STEEP_HAIRLINE_DEG ||
+        axis.axisDeg >= BROKEN_BACK_DEG ||
+        beyondNoise(hairlineAngle, angleSd(facts)) <= STEEP_HAIRLINE_DEG ||
         heel > LOW_HEEL_PART * toeLength
       )
         return undefined;
@@ -50,7 +50,7 @@ export const SIDE_RULES: readonly Rule[] = [
       return {
         level: "ask the vet",
         text: `Suspicion of a low or negative bone angle: broken back ${angle(-axis.axisDeg)}, hairline ${angle(hairlineAngle)}, heel low.`,
-        evidence: `Axis beyond ${angle(-VERY_BROKEN_BACK_DEG)}, hairline from ${angle(STEEP_HAIRLINE_DEG)}, heel under a third of the toe.`,
+        evidence: `Axis beyond ${angle(-BROKEN_BACK_DEG)}, hairline beyond ${angle(STEEP_HAIRLINE_DEG)} and its noise, heel under a third of the toe.`,
       };
     },
   },
@@ -110,12 +110,14 @@ export const SIDE_RULES: readonly Rule[] = [
     see: (facts) => {
       const off = dorsalMinusHeel(facts);
       const bounds = boundsOf("heelShallowerDeg", facts.bounds);
-      if (off === undefined || off <= bounds[0]) return undefined;
+      if (off === undefined) return undefined;
+      const level = levelBeyond(Math.max(0, off), Math.SQRT2 * angleSd(facts), bounds);
+      if (level === "steady") return undefined;
       const { angle } = facts.wording;
       return {
-        level: levelOf(off, bounds),
+        level,
         text: `Underrun: the heel stands ${angle(off)} shallower than the front wall.`,
-        evidence: `Dorsal ${angle(facts.measures.dorsalAngle ?? 0)}, heel ${angle(facts.side.heelAngle ?? 0)}. Underrun beyond ${angle(bounds[0])}, act beyond ${angle(bounds[1])}.`,
+        evidence: `Dorsal ${angle(facts.measures.dorsalAngle ?? 0)}, heel ${angle(facts.side.heelAngle ?? 0)}. Underrun beyond ${angle(bounds[0])}, act beyond ${angle(bounds[1])}, and the noise of two readings.`,
       };
     },
   },
@@ -123,9 +125,35 @@ export const SIDE_RULES: readonly Rule[] = [
     id: "toe-run",
     subject: "toe",
     lens: "even-halves",
-    when: "Toe longer than its yardstick, dished, or further ahead of the centre of rotation than the back of the foot lies behind it",
+    when: "The wall dished, or the toe further ahead of the centre of rotation than its length alone takes it",
     next: "Bring the toe back from the outside and underneath; do not thin the sole behind it.",
+    insteadOf: ["toe-long"],
     see: toeRun,
+  },
+  {
+    id: "toe-long",
+    subject: "toe",
+    when: "Toe longer than its target, and no more than its length alone makes it",
+    next: "Shorten it to the live sole: growth is growth. Ask whether the interval is too long for this foot.",
+    see: toeLong,
+  },
+  {
+    id: "dish-vet",
+    subject: "toe",
+    when: "Dish of the front wall beyond 6° and its noise",
+    next: "No dressing yet: a wall this far off its bone wants a radiograph first.",
+    insteadOf: ["toe-run", "toe-long"],
+    see: (facts) => {
+      const { dish } = facts.side;
+      const bounds = boundsOf("dishDeg", facts.bounds);
+      if (dish === undefined || levelBeyond(Math.max(0, dish), Math.SQRT2 * angleSd(facts), bounds) !== "act")
+        return undefined;
+      return {
+        level: "ask the vet",
+        text: `The front wall is dished by ${facts.wording.angle(dish)}: dressing waits for a radiograph.`,
+        evidence: `Upper wall minus lower wall; beyond ${bounds[1]}° and the noise of two readings the bone may have let go of the wall.`,
+      };
+    },
   },
   {
     id: "toe-right",
@@ -134,7 +162,7 @@ export const SIDE_RULES: readonly Rule[] = [
     next: "There is nothing to shorten.",
     see: (facts) => {
       const { toeLength } = facts.measures;
-      if (toeLength === undefined || toeRun(facts)) return undefined;
+      if (toeLength === undefined || toeRun(facts) || toeLong(facts)) return undefined;
       const over = toeLength - facts.target.toeLengthMm;
       const { length } = facts.wording;
       const target = length(facts.target.toeLengthMm);
@@ -157,38 +185,45 @@ const axisEvidence = (facts: FootFacts): string =>
 const yardstick = ({ target }: FootFacts): string =>
   `Yardstick, not a verdict: ${target.published ? "Balch and others; Turner, by body mass" : "own target, or carried on beyond the table"}.`;
 
-/** A toe that has run: the worst of its length, its dish and its excess by survey, each said once. */
-function toeRun(facts: FootFacts) {
-  const { wording, measures, survey, side, bounds } = facts;
-  const parts: { level: ReturnType<typeof levelOf>; text: string; why: string }[] = [];
-  if (measures.toeLength !== undefined) {
-    const over = measures.toeLength - facts.target.toeLengthMm;
-    const level = levelOf(Math.max(0, over), boundsOf("toeOverYardstickMm", bounds));
-    if (over > facts.noise.lengthMm && level !== "steady")
-      parts.push({
-        level,
-        text: `${wording.length(over)} over its target of ${wording.length(facts.target.toeLengthMm)}`,
-        why: yardstick(facts),
-      });
-  }
+/** A toe over its target, beyond the noise: long. Whether it has also run is for {@link toeRun} to say. */
+function toeLong(facts: FootFacts): Seen | undefined {
+  const { wording, measures, bounds, noise, target } = facts;
+  if (measures.toeLength === undefined) return undefined;
+  const over = measures.toeLength - target.toeLengthMm;
+  const level = levelOf(Math.max(0, over), boundsOf("toeOverYardstickMm", bounds));
+  if (over <= noise.lengthMm || level === "steady") return undefined;
+  return {
+    level,
+    text: `The toe is long: ${wording.length(over)} over its target of ${wording.length(target.toeLengthMm)}.`,
+    evidence: yardstick(facts),
+  };
+}
+
+/** A toe that has run: its dish or its excess by survey, beyond what its length alone explains, each said once. */
+function toeRun(facts: FootFacts): Seen | undefined {
+  const { wording, survey, side, bounds } = facts;
+  const parts: { level: Level; text: string; why: string }[] = [];
   const excess = facts.ratios.find(({ name }) => name === "toeExcess");
   if (excess && excess.level !== "steady")
     parts.push({
       level: excess.level,
-      text: `${wording.length(survey.toeExcess ?? 0)} further ahead of the centre of rotation than its back half`,
-      why: `Toe excess over COR ${excess.value.toFixed(2)}; bounds ${excess.bounds.join(" and ")}.`,
+      text: `${wording.length(excess.value * (survey.cor?.median ?? 0))} further ahead of the centre of rotation than its back half`,
+      why: `Toe excess over COR, less what the length alone takes it forward, ${excess.value.toFixed(2)} ± ${excess.sd.toFixed(2)}; bounds ${excess.bounds.join(" and ")}.`,
     });
-  const dish = side.dish;
-  if (dish !== undefined && levelOf(Math.max(0, dish), boundsOf("dishDeg", bounds)) !== "steady")
+  const { dish } = side;
+  const dishBounds = boundsOf("dishDeg", bounds);
+  const dished = levelBeyond(Math.max(0, dish ?? 0), Math.SQRT2 * angleSd(facts), dishBounds);
+  if (dish !== undefined && dished !== "steady")
     parts.push({
-      level: levelOf(Math.max(0, dish), boundsOf("dishDeg", bounds)),
+      level: dished,
       text: `dished by ${wording.angle(dish)}`,
-      why: `Upper wall minus lower wall; bounds ${boundsOf("dishDeg", bounds).join("° and ")}°.`,
+      why: `Upper wall minus lower wall; bounds ${dishBounds.join("° and ")}°, beyond the noise of two readings.`,
     });
   if (parts.length === 0) return undefined;
+  const long = toeLong(facts);
   return {
-    level: parts.some(({ level }) => level === "act") ? ("act" as const) : ("drifting" as const),
-    text: `The toe has run: ${parts.map(({ text }) => text).join("; ")}.`,
-    evidence: parts.map(({ why }) => why).join(" "),
+    level: [...parts, ...(long ? [long] : [])].some(({ level }) => level === "act") ? "act" : "drifting",
+    text: `The toe has run: ${parts.map(({ text }) => text).join("; ")}.${long ? ` ${long.text}` : ""}`,
+    evidence: [...parts.map(({ why }) => why), ...(long ? [long.evidence] : [])].join(" "),
   };
 }

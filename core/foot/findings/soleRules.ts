@@ -1,11 +1,14 @@
-import { levelOf } from "../level";
+import { levelBeyond, levelOf } from "../level";
 import { boundsOf } from "../survey/ratios";
 import { corDisagrees } from "../survey/survey";
 import { ringDivergence, WALL_PLACE_NAMES, widestWhiteLine } from "../survey/walls";
+import { lengthSd } from "./facts";
 import type { Rule } from "./rule";
 
 /** Collateral sulcus shallower than this: probably a thin sole. Source: trade practice. */
 const THIN_SULCUS_MM = 10;
+/** Sd of the width of a white line, mm: it is laid against a rule, finer than a length. Assumption, because it is read on one edge of the rule. */
+const WHITE_LINE_SD_MM = 0.6;
 /** A ring that comes back less than this apart, mm, could be the hand. sqrt 2 x 3 mm. */
 const RING_NOISE_MM = 4.2;
 
@@ -21,7 +24,8 @@ export const SOLE_RULES: readonly Rule[] = [
         ? undefined
         : {
             level: "act",
-            text: `Probably a thin sole: the sulcus beside the frog is ${wording.length(sulcusDepthMm)} deep.`,
+            // Down to the half: 9.6 must not read as 10.
+            text: `Probably a thin sole: the sulcus beside the frog is ${wording.cut(Math.floor(2 * sulcusDepthMm) / 2)} deep.`,
             evidence: `An estimate from outside: under ${wording.length(THIN_SULCUS_MM)} below a straightedge.`,
           },
   },
@@ -72,13 +76,19 @@ export const SOLE_RULES: readonly Rule[] = [
     see: (facts) => {
       const widest = widestWhiteLine(facts.walls);
       const bounds = boundsOf("whiteLineMm", facts.bounds);
-      if (!widest || levelOf(widest.mm, bounds) === "steady") return undefined;
+      if (!widest) return undefined;
+      const level = levelBeyond(widest.mm, WHITE_LINE_SD_MM, bounds);
+      if (level === "steady") return undefined;
+      const vet = level === "act";
       return {
-        level: levelOf(widest.mm, bounds),
+        level: vet ? "ask the vet" : level,
+        ...(vet && {
+          next: "No dressing at that wall yet: a line this wide wants a radiograph first. Keep it dry and clean.",
+        }),
         text: facts.wording.inOwnWords(
           `White line widened: ${facts.wording.length(widest.mm)} at the ${WALL_PLACE_NAMES[widest.place].toLowerCase()}.`,
         ),
-        evidence: `Bounds ${bounds.join(" and ")} mm.`,
+        evidence: `Bounds ${bounds.join(" and ")} mm, beyond what the eye can tell on a line; past the second the vet is asked before the wall is dressed.`,
       };
     },
   },
@@ -117,7 +127,8 @@ export const SOLE_RULES: readonly Rule[] = [
       const bounds = boundsOf("outlineDriftMm", facts.bounds);
       if (!drift) return undefined;
       const size = Math.hypot(drift.lateral, drift.toe);
-      if (levelOf(size, bounds) === "steady") return undefined;
+      const level = levelBeyond(size, lengthSd(facts), bounds);
+      if (level === "steady") return undefined;
       const towards =
         Math.abs(drift.toe) > Math.abs(drift.lateral)
           ? drift.toe > 0
@@ -125,7 +136,7 @@ export const SOLE_RULES: readonly Rule[] = [
             : "the heels"
           : facts.wording.side(drift.lateral > 0 ? "lateral" : "medial");
       return {
-        level: levelOf(size, bounds),
+        level,
         text: `The outline has drifted ${facts.wording.length(size)} towards ${towards} of the foot's own shape.`,
         evidence: `Middle of the present outline against the live sole moved out by an even wall of ${facts.wording.length(facts.outline?.evenWallMm ?? 0)}. Bounds ${bounds.join(" and ")} mm.`,
       };
@@ -135,11 +146,11 @@ export const SOLE_RULES: readonly Rule[] = [
     id: "cor-disagrees",
     subject: "halves",
     lens: "even-halves",
-    when: "The ways to the centre of rotation lie more than 6 mm apart on a foot of size 1",
+    when: "The ways to the centre of rotation lie more than 6 mm apart on a foot of size 1, beyond the noise of the marks",
     next: "Prepare frog, bars and widest part again and place the marks once more; do not cut by the halves yet.",
     see: (facts) => {
       const { cor } = facts.survey;
-      if (!cor || !corDisagrees(facts.survey)) return undefined;
+      if (!cor || !corDisagrees(facts.survey, lengthSd(facts))) return undefined;
       const { length } = facts.wording;
       const ways = (["widest", "apex", "bars", "diagonals"] as const).flatMap((way) => {
         const at = cor[way];
@@ -164,7 +175,7 @@ export const SOLE_RULES: readonly Rule[] = [
         front === undefined ||
         support === undefined ||
         frontShare === undefined ||
-        corDisagrees(facts.survey)
+        corDisagrees(facts.survey, lengthSd(facts))
       )
         return undefined;
       const share = Math.round(frontShare * 100);

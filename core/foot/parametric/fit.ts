@@ -15,7 +15,7 @@ const ORDINARY = {
   donkey: { dorsal: 60, underHeel: 2, heelLengthPart: 0.55 },
   /** Toe length of a foot of size factor 1. */
   unitToeMm: 86,
-  heelRunPart: 0.045,
+  heelRunPart: 0.03,
   donkeyWidthPart: 0.92,
   wallAboveMm: { toe: 6, heel: 4 },
   lateralWiderMm: 2,

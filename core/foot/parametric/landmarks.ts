@@ -93,8 +93,8 @@ export interface SoleLandmarks {
 
 /** How far forward the frog is widest, over the sulcus. Assumption, from drawn feet. */
 const FROG_WIDEST_PART = 0.3;
-/** Seat of corn inside and ahead of the heel; how far a straight bar runs beside the frog and what a curled heel adds. */
-const BAR = { cornInMm: 3, cornAheadMm: 20, alongFrogPart: 0.36, besideFrogMm: 2.5, curlPart: 0.7 };
+/** Seat of corn outside and ahead of the heel, where the diagonals of the ordinary foot cross at its centre of rotation; how far a straight bar runs beside the frog and what a curled heel adds. */
+const BAR = { cornOutMm: 2, cornAheadMm: 29, alongFrogPart: 0.36, besideFrogMm: 1.2, curlPart: 0.7 };
 /** Depth of the toe wall seen from below, over the thickness, at an ordinary angle. */
 const TOE_WALL_BELOW_MM = 13;
 
@@ -116,7 +116,7 @@ export function soleLandmarks(foot: FootParameters): SoleLandmarks {
   const barEnd = eachSide((side) => at(side, 0.28 * s, cor));
   const corn = eachSide((side): SolarPoint => {
     const [x, y] = heelPoint(foot, side);
-    return [x - signOf(side) * BAR.cornInMm * k, y + BAR.cornAheadMm * k];
+    return [x + signOf(side) * BAR.cornOutMm * k, y + BAR.cornAheadMm * k];
   });
   const bar = eachSide((side): SolarPoint => {
     const along = minus(apex, frog[side]);

@@ -6,7 +6,7 @@ import { groundOutline } from "./outline";
 import type { FootParameters } from "./parameters";
 import type { SolarMarks } from "../survey/frame";
 import type { SurveyMark } from "../survey/marks";
-import { evenWall, type WallPlace, type Walls } from "../survey/walls";
+import { evenWall, WALL_TAPER, type WallPlace, type Walls } from "../survey/walls";
 
 const KNOTS: Record<Side, readonly SurveyMark[]> = {
   medial: ["heelMedial", "wideMedial", "toeQuarterMedial"],
@@ -64,6 +64,7 @@ export interface UndistortedOutline {
   soleEdgeFrom: "trace" | "wall thickness";
   /** The foot's own shape: the live sole moved out by an even wall. */
   outline: SolarPoint[];
+  /** The even wall at the toe; it tapers to the heels. */
   evenWallMm: number;
   /** Horn standing outside the undistorted outline, mm; negative = missing there. */
   hornOutside: Partial<Record<WallPlace, number>>;
@@ -73,6 +74,12 @@ export interface UndistortedOutline {
 
 /** Where the places of the wall lie along a side, 0 heel to 1 toe. */
 const ALONG = { heel: 0, quarter: 0.42, toeQuarter: 0.8, toe: 1 };
+const TAPER_ALONG: [number, number][] = [
+  [ALONG.heel, WALL_TAPER.heelMedial],
+  [ALONG.quarter, WALL_TAPER.quarterMedial],
+  [ALONG.toeQuarter, WALL_TAPER.toeQuarterMedial],
+  [ALONG.toe, WALL_TAPER.toe],
+];
 
 /** Wall thickness along one side, interpolated between the places where it was measured; undefined without any. */
 function thicknessAlong(walls: Walls, side: Side): ((part: number) => number) | undefined {
@@ -111,13 +118,16 @@ export function undistortedOutline(
   const heelPart = ALONG.quarter / 2;
   const evenAt = (part: number) => {
     const along = partOf(part);
-    if (along >= heelPart) return even;
-    return Math.min(even, wallAt(part)) + ((even - Math.min(even, wallAt(part))) * along) / heelPart;
+    const sound = even * interpolate(TAPER_ALONG, along);
+    if (along >= heelPart) return sound;
+    // At the heels the wall is taken as it stands: buttress and bar run together there.
+    const stands = Math.min(sound, wallAt(part));
+    return stands + ((sound - stands) * along) / heelPart;
   };
   const outline = offsetPolyline(soleEdge, evenAt) as SolarPoint[];
   const hornOutside: UndistortedOutline["hornOutside"] = {};
   const put = (place: WallPlace, thickness: number | undefined) => {
-    if (thickness !== undefined) hornOutside[place] = thickness - even;
+    if (thickness !== undefined) hornOutside[place] = thickness - even * WALL_TAPER[place];
   };
   for (const [place, measured] of Object.entries(walls) as [WallPlace, Walls[WallPlace]][])
     if (!place.startsWith("heel")) put(place, measured?.thickness);

@@ -1,7 +1,8 @@
+import { sdOfSmallestChange, type Noise } from "../../repeatability/repeatability";
 import { LEVEL_BOUNDS, type Bounds, type BoundName } from "../../constants/bounds";
-import { levelOf, type Level } from "../level";
+import { levelBeyond, levelOf, type Level } from "../level";
 import type { SoleSurvey } from "./survey";
-import { wallEvenness, type Walls } from "./walls";
+import { evennessBeyondNoise, wallEvenness, type Walls } from "./walls";
 
 /** What can be done about a ratio: the four groups in which they are shown. */
 export type RatioGroup = "toe" | "heels" | "frog" | "hairline";
@@ -12,6 +13,8 @@ export interface Ratio {
   group: RatioGroup;
   label: string;
   value: number;
+  /** How far the value would wander if the foot were measured again: its sd, in the same unit. */
+  sd: number;
   unit: "" | "mm" | "°";
   level: Level;
   bounds: Bounds;
@@ -23,10 +26,13 @@ export interface SideExtras {
   heelAngle?: number | undefined;
   dorsalAngle?: number | undefined;
   heelHeightDifference?: number | undefined;
+  toeLength?: number | undefined;
+  /** What the toe ought to be long. */
+  toeTarget?: number | undefined;
 }
 
 const RATIOS = {
-  toeExcess: { group: "toe", label: "Toe excess over COR", unit: "", bound: "toeExcess" },
+  toeExcess: { group: "toe", label: "Toe excess over COR, beyond its length", unit: "", bound: "toeExcess" },
   dish: { group: "toe", label: "Dish of the wall", unit: "°", bound: "dishDeg" },
   evenness: { group: "toe", label: "Unevenness of the wall", unit: "", bound: "wallEvenness" },
   heelsForward: { group: "heels", label: "Heels forward over sulcus", unit: "", bound: "heelsForward" },
@@ -53,24 +59,69 @@ export const boundsOf = (name: BoundName, own: BoundOverrides = {}): Bounds =>
   own[name] ?? LEVEL_BOUNDS[name].value;
 
 /**
+ * How far the toe stands further ahead of the centre of rotation than the foot's back half lies behind it, mm, less
+ * what a toe longer than its target reaches forward by its length alone: a long toe is long, not run.
+ */
+export function toeRunBeyondLength(survey: SoleSurvey, side: SideExtras): number | undefined {
+  const { toeExcess } = survey;
+  const { toeLength, toeTarget, dorsalAngle } = side;
+  if (toeExcess === undefined || toeLength === undefined || toeTarget === undefined) return toeExcess;
+  const over = Math.max(0, toeLength - toeTarget);
+  return toeExcess - over * Math.cos(((dorsalAngle ?? USUAL_WALL_DEG) * Math.PI) / 180);
+}
+/** What the heels of a foot come forward by growth alone, over what its toe has gained. Assumption, because the shoe or the ground wears most of it off. */
+const HEELS_GROW_PART = 0.17;
+/** Where the wall's angle was not read. Assumption, because most feet stand within a few degrees of it. */
+const USUAL_WALL_DEG = 50;
+
+/**
+ * The sd of each ratio, from that of one mark or length `m` and of one angle `a`, by the first terms of its error. A
+ * centre of rotation from several ways is as sure as a mark or so. Source: propagation of error; the herd's table in
+ * docs/findings.md holds it against what was seen.
+ */
+function ratioSd(survey: SoleSurvey, m: number, a: number): Record<RatioName, number> {
+  const s = survey.sulcus ?? Infinity;
+  const cor = survey.cor?.median ?? Infinity;
+  return {
+    toeExcess: (Math.sqrt(1 + 4 + 0.4) * m) / cor,
+    dish: Math.SQRT2 * a,
+    // Taken off beforehand, since a range of five is no normal quantity.
+    evenness: 0,
+    heelsForward: (Math.hypot(1, Math.max(0, ...values(survey.heelForward)) / s) * m) / s,
+    heelShallower: Math.SQRT2 * a,
+    barBend: (1.25 * m) / s,
+    heelDifference: Math.SQRT2 * m,
+    frogStretch: (Math.sqrt(5) * m) / (2 * s),
+    frogShortfall: (Math.hypot(Math.SQRT2, survey.frogWidthRatio ?? 1) * m) / s,
+  };
+}
+const values = (pair: { medial?: number; lateral?: number }): number[] =>
+  [pair.medial, pair.lateral].filter((mm) => mm !== undefined);
+
+/**
  * The ratios of a foot, each as it is with its level; no score, no sum. Toe excess, stretch and shortfall count only
- * when they are in excess: a short toe or a wide frog is steady.
+ * when they are in excess: a short toe or a wide frog is steady. Each speaks only beyond its own noise.
  */
 export function footRatios(
   survey: SoleSurvey,
   walls: Walls,
   side: SideExtras,
+  noise: Noise,
   own: BoundOverrides = {},
 ): Ratio[] {
   const s = survey.sulcus;
-  const forward = [survey.heelForward.medial, survey.heelForward.lateral].filter((mm) => mm !== undefined);
-  const bends = [survey.barBend.medial, survey.barBend.lateral].filter((mm) => mm !== undefined);
-  const values: Record<RatioName, number | undefined> = {
-    toeExcess:
-      survey.toeExcess === undefined || !survey.cor ? undefined : survey.toeExcess / survey.cor.median,
+  const [m, a] = [sdOfSmallestChange(noise.lengthMm), sdOfSmallestChange(noise.angleDeg)];
+  const sds = ratioSd(survey, m, a);
+  const run = toeRunBeyondLength(survey, side);
+  const over = Math.max(0, (side.toeLength ?? 0) - (side.toeTarget ?? Infinity));
+  const forward = values(survey.heelForward);
+  const bends = values(survey.barBend);
+  const found: Record<RatioName, number | undefined> = {
+    toeExcess: run === undefined || !survey.cor ? undefined : run / survey.cor.median,
     dish: side.dish,
     evenness: wallEvenness(walls),
-    heelsForward: !s || forward.length === 0 ? undefined : Math.max(...forward) / s,
+    heelsForward:
+      !s || forward.length === 0 ? undefined : (Math.max(...forward) - HEELS_GROW_PART * over) / s,
     heelShallower:
       side.dorsalAngle === undefined || side.heelAngle === undefined
         ? undefined
@@ -81,10 +132,14 @@ export function footRatios(
     frogShortfall: survey.frogWidthRatio === undefined ? undefined : 1 - survey.frogWidthRatio,
   };
   return (Object.keys(RATIOS) as RatioName[]).flatMap((name) => {
-    const value = values[name];
+    const value = found[name];
     if (value === undefined) return [];
     const { group, label, unit, bound } = RATIOS[name];
     const bounds = boundsOf(bound, own);
-    return [{ name, group, label, unit, value, bounds, level: levelOf(Math.max(0, value), bounds) }];
+    const level =
+      name === "evenness"
+        ? levelOf(evennessBeyondNoise(walls, m) ?? 0, bounds)
+        : levelBeyond(Math.max(0, value), sds[name], bounds);
+    return [{ name, group, label, unit, value, sd: sds[name], bounds, level }];
   });
 }

@@ -100,17 +100,23 @@ describe("presentOutline", () => {
 describe("undistortedOutline", () => {
   const present = presentOutline(FOOT, MARKS);
 
-  test("an even wall all round: the outline is already the foot's own shape", () => {
-    const found = undistortedOutline(present, walls(9, 9));
-    expect(found?.evenWallMm).toBe(9);
+  test("a wall that tapers as a sound one does: the outline is already the foot's own shape", () => {
+    const found = undistortedOutline(present, {
+      ...walls(12, 9),
+      toeQuarterMedial: { thickness: 10.8 },
+      toeQuarterLateral: { thickness: 10.8 },
+      heelMedial: { thickness: 6 },
+      heelLateral: { thickness: 6 },
+    });
+    expect(found?.evenWallMm).toBe(12);
     expect(found?.soleEdgeFrom).toBe("wall thickness");
     const furthest = Math.max(...(found?.outline ?? []).map((point) => nearestCorner(present, point)));
     expect(furthest).toBeLessThan(3);
     expect(Math.hypot(found?.drift.lateral ?? 9, found?.drift.toe ?? 9)).toBeLessThan(0.6);
   });
 
-  test("a toe wall 15 thick where the quarters are 9: 6 mm of horn outside, drifted to the toe, not sideways", () => {
-    const found = undistortedOutline(present, walls(15, 9));
+  test("a toe wall 18 thick where the quarters are 9: 6 mm of horn outside, drifted to the toe, not sideways", () => {
+    const found = undistortedOutline(present, walls(18, 9));
     expect(found?.hornOutside).toEqual({ toe: 6, quarterMedial: 0, quarterLateral: 0 });
     expect(found?.drift.toe).toBeGreaterThan(0.5);
     expect(Math.abs(found?.drift.lateral ?? 9)).toBeLessThan(0.3);
@@ -132,10 +138,11 @@ describe("undistortedOutline", () => {
 });
 
 describe("walls and rings", () => {
-  test("evenness is (max - min) / mean of three or more places, heels left out", () => {
-    expect(wallEvenness({ ...walls(12, 8), heelMedial: { thickness: 2 } })).toBeCloseTo(4 / (28 / 3), 9);
+  test("evenness is (max - min) / mean of three or more places over the sound taper, heels left out", () => {
+    expect(wallEvenness(walls(12, 9))).toBe(0);
+    expect(wallEvenness({ ...walls(16, 9), heelMedial: { thickness: 2 } })).toBeCloseTo(4 / (40 / 3), 9);
     expect(wallEvenness({ toe: { thickness: 9 }, quarterMedial: { thickness: 8 } })).toBeUndefined();
-    expect(evenWall(walls(15, 9))).toBe(9);
+    expect(evenWall(walls(18, 9))).toBe(12);
     expect(widestWhiteLine({ toe: { whiteLine: 3 }, quarterMedial: { whiteLine: 5 } })).toEqual({
       place: "quarterMedial",
       mm: 5,
@@ -150,22 +157,21 @@ describe("walls and rings", () => {
   });
 });
 
+/** A hand that always reads the same. */
+const SURE = { angleDeg: 0, lengthMm: 0, source: "sure" };
+
 describe("footRatios", () => {
   test("a sound foot is steady in every ratio; a short toe is not an excess", () => {
-    const ratios = footRatios(surveySole(MARKS, "LF"), walls(10, 9), {
-      dish: 1,
-      heelAngle: 46,
-      dorsalAngle: 50,
-      heelHeightDifference: -1,
-    });
+    const side = { dish: 1, heelAngle: 46, dorsalAngle: 50, heelHeightDifference: -1 };
+    const ratios = footRatios(surveySole(MARKS, "LF"), walls(12.5, 9.4), side, SURE);
     expect(ratios).toHaveLength(9);
     expect(new Set(ratios.map(({ level }) => level))).toEqual(new Set(["steady"]));
-    const short = footRatios(surveySole({ ...MARKS, toe: { x: 0, y: 90 } }, "LF"), {}, {});
+    const short = footRatios(surveySole({ ...MARKS, toe: { x: 0, y: 90 } }, "LF"), {}, {}, SURE);
     expect(short.find(({ name }) => name === "toeExcess")).toMatchObject({ level: "steady" });
   });
 
   test("nothing known, nothing said", () => {
-    expect(footRatios(surveySole({}, "LF"), {}, {})).toEqual([]);
+    expect(footRatios(surveySole({}, "LF"), {}, {}, SURE)).toEqual([]);
   });
 });
 

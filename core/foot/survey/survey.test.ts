@@ -174,8 +174,8 @@ describe("surveySole", () => {
       heelHalfWidth: {},
       barBend: {},
     });
-    expect(corDisagrees(estimates(6))).toBe(false);
-    expect(corDisagrees(estimates(6.1))).toBe(true);
+    expect(corDisagrees(estimates(6), 0)).toBe(false);
+    expect(corDisagrees(estimates(6.1), 0)).toBe(true);
   });
 });
 

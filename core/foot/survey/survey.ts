@@ -124,9 +124,15 @@ export function surveySole(marks: SolarMarks, limb: Limb, knownK?: number): Sole
   return survey;
 }
 
-/** True when the ways to the centre of rotation lie further apart than 6 mm on a foot of size 1. */
-export const corDisagrees = ({ cor, k }: SoleSurvey): boolean =>
-  cor !== undefined && k !== undefined && cor.spread > UNIT.corDisagree * k;
+/** How far the ways spread by the marking alone, over the sd of one mark, in 95 of 100: the apex rule doubles its mark. */
+const SPREAD_95 = 4;
+
+/**
+ * True when the ways to the centre of rotation lie further apart than 6 mm on a foot of size 1, beyond what marks of
+ * `markSdMm` spread by themselves.
+ */
+export const corDisagrees = ({ cor, k }: SoleSurvey, markSdMm: number): boolean =>
+  cor !== undefined && k !== undefined && cor.spread > Math.hypot(UNIT.corDisagree * k, SPREAD_95 * markSdMm);
 
 /**
  * Marks that make no foot, named one by one: a heel ahead of the toe or of the widest part, the front of the sulcus

@@ -60,25 +60,62 @@ const EVEN_PLACES = [
   "quarterLateral",
 ] as const;
 
-const thicknesses = (walls: Walls): number[] => EVEN_PLACES.flatMap((place) => walls[place]?.thickness ?? []);
+/**
+ * Thickness of a sound wall over that at its toe: quarters about three quarters of it, heels about half. A toe thicker
+ * than its quarters is sound. Source: trade practice; Stashak, Adams' Lameness in Horses, on the taper of the wall.
+ */
+export const WALL_TAPER: Record<WallPlace, number> = {
+  toe: 1,
+  toeQuarterMedial: 0.9,
+  toeQuarterLateral: 0.9,
+  quarterMedial: 0.75,
+  quarterLateral: 0.75,
+  heelMedial: 0.5,
+  heelLateral: 0.5,
+};
+
+/** The thicknesses as the toe's own would be, by the sound taper: all alike on an even wall. */
+const untapered = (walls: Walls): number[] =>
+  EVEN_PLACES.flatMap((place) => {
+    const mm = walls[place]?.thickness;
+    return mm === undefined ? [] : [mm / WALL_TAPER[place]];
+  });
+
+/** Range of so many draws over their sd that 99 of 100 stay under. Source: tables of the studentised range, Tukey. */
+const RANGE_99: Record<number, number> = { 3: 4.12, 4: 4.4, 5: 4.6 };
 
 /**
- * Evenness of the wall: (max - min) / mean of the thickness at toe, toe quarters and quarters, at least three of them;
- * 0 is even. Missing with fewer. Heels are left out: their wall is thinner in a sound foot.
+ * Evenness of the wall: (max - min) / mean of the thickness at toe, toe quarters and quarters, at least three of them,
+ * each over the sound taper (see {@link WALL_TAPER}); 0 is even. Missing with fewer. Heels are left out.
  */
 export function wallEvenness(walls: Walls): number | undefined {
-  const found = thicknesses(walls);
-  if (found.length < 3) return undefined;
-  const mean = found.reduce((sum, one) => sum + one, 0) / found.length;
-  return (Math.max(...found) - Math.min(...found)) / mean;
+  const found = untapered(walls);
+  return found.length < 3 ? undefined : (Math.max(...found) - Math.min(...found)) / meanOf(found);
 }
 
+/** What of an unevenness is more than the hand's own, for thicknesses read with `sdMm`; 0 where it could all be noise. */
+export function evennessBeyondNoise(walls: Walls, sdMm: number): number | undefined {
+  const evenness = wallEvenness(walls);
+  if (evenness === undefined) return undefined;
+  const found = untapered(walls);
+  // Over the taper, the noise of a thin place counts for more.
+  const sds = EVEN_PLACES.flatMap((place) =>
+    walls[place]?.thickness === undefined ? [] : [sdMm / WALL_TAPER[place]],
+  );
+  const noise = ((RANGE_99[found.length] ?? 0) * meanOf(sds)) / meanOf(found);
+  return Math.sqrt(Math.max(0, evenness ** 2 - noise ** 2));
+}
+
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, one) => sum + one, 0) / values.length;
+
 /**
- * The wall as it would be without flare, mm: the second thinnest of at least three places. Not the mean or the median,
- * since a run toe thickens toe and both toe quarters; not the thinnest, since one quarter may be broken out.
+ * The wall at the toe as it would be without flare, mm: the second thinnest, by the sound taper, of at least three
+ * places. Not the mean or the median, since a run toe thickens toe and both toe quarters; not the thinnest, since one
+ * quarter may be broken out. Elsewhere it is this times {@link WALL_TAPER}.
  */
 export function evenWall(walls: Walls): number | undefined {
-  const sorted = thicknesses(walls).sort((a, b) => a - b);
+  const sorted = untapered(walls).sort((a, b) => a - b);
   return sorted.length < 3 ? undefined : sorted[1];
 }
 

@@ -35,13 +35,13 @@ function strokesOf(
     ]),
   );
   return streams
-    .filter((stream) => / l\b/.test(stream))
-    .map((stream, index) => ({
-      page: sizes[index] ?? [0, 0],
-      strokes: [...stream.matchAll(/(-?[\d.]+) (-?[\d.]+) m\s+(-?[\d.]+) (-?[\d.]+) l/g)].map(
+    .map((stream) =>
+      [...stream.matchAll(/(-?[\d.]+) (-?[\d.]+) m\s+(-?[\d.]+) (-?[\d.]+) l/g)].map(
         (found) => found.slice(1, 5).map((value) => Number(value) / PT) as [number, number, number, number],
       ),
-    }));
+    )
+    .filter((strokes) => strokes.length > 0)
+    .map((strokes, index) => ({ page: sizes[index] ?? [0, 0], strokes }));
 }
 const reach = (strokes: readonly (readonly number[])[], axis: 0 | 1) => {
   const values = strokes.flatMap((stroke) => [stroke[axis] ?? 0, stroke[axis + 2] ?? 0]);
