@@ -149,6 +149,7 @@ test("the drawing says what of it is a guess, and stops saying it when it was me
   await expect(drawing).toContainText("not measured, drawn as a guess: toe length");
   await page.getByRole("button", { name: /^Dorsal angle taken by gauge/ }).click();
   await page.getByRole("button", { name: /^Dorsal angle taken by calliper/ }).click();
+  await page.getByRole("button", { name: /^Dorsal angle taken by rule/ }).click();
   await page.getByRole("button", { name: /^Dorsal angle taken by photo/ }).click();
   await expect(drawing).toContainText("drawn as a guess: dorsal angle, toe length");
 });

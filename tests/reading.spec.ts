@@ -126,7 +126,7 @@ test("walls, depths and rings make their findings; a wall of 90 mm is refused at
   await page.goto(`${VISIT}/survey?foot=LF&way=walls`);
   const cell = (name: string) => page.getByRole("textbox", { name, exact: true });
   for (const [name, mm] of [
-    ["Toe, wall thickness", "15"],
+    ["Toe, wall thickness", "21"],
     ["Quarter, inside, wall thickness", "9"],
     ["Quarter, outside, wall thickness", "9"],
     ["Sulcus depth", "8"],
@@ -136,7 +136,7 @@ test("walls, depths and rings make their findings; a wall of 90 mm is refused at
   }
   const findings = page.getByRole("list", { name: "Findings" });
   await expect(findings).toContainText("Probably a thin sole: the sulcus beside the frog is 8 mm deep.");
-  await expect(findings).toContainText("6 mm of horn stands outside the foot's own shape at the toe");
+  await expect(findings).toContainText("9 mm of horn stands outside the foot's own shape at the toe");
   await expect(page.getByText("green: the foot’s own shape")).toBeVisible();
   await cell("Heel, inside, wall thickness").fill("90");
   await cell("Heel, inside, wall thickness").press("Enter");
@@ -222,12 +222,12 @@ test("one's own bounds change what is said; an order that makes no sense is refu
   await openVisit(page, "survey");
   for (const [name, mm] of [
     ["Heel height, inside", "30"],
-    ["Heel height, outside", "34"],
+    ["Heel height, outside", "36"],
   ] as const) {
     await field(page, name).fill(mm);
     await field(page, name).press("Enter");
   }
-  const said = page.getByRole("listitem").filter({ hasText: "outside heel stands 4 mm taller" });
+  const said = page.getByRole("listitem").filter({ hasText: "outside heel stands 6 mm taller" });
   await expect(said).toContainText("drifting");
   await page.goto("/settings/reading");
   const bounds = page.getByRole("textbox", { name: /heel heights of one foot/ });

@@ -3,6 +3,8 @@ import "./pad.css";
 
 interface NumberPadProps {
   kind: "angle" | "length";
+  /** A key for the sign stands in the place of the unit. */
+  signed?: boolean;
   unit: "mm" | "in";
   onKey: (key: PadKey) => void;
   onUnit: () => void;
@@ -29,7 +31,7 @@ const STEPS: readonly [sign: string, by: number][] = [
 ];
 
 /** Digits for a thumb; eighths when inches are typed, steps when millimetres or degrees are. */
-export function NumberPad({ kind, unit, onKey, onUnit, onSame, onNext }: NumberPadProps) {
+export function NumberPad({ kind, signed = false, unit, onKey, onUnit, onSame, onNext }: NumberPadProps) {
   const inches = kind === "length" && unit === "in";
   const side = (row: number) => {
     if (inches) {
@@ -65,7 +67,9 @@ export function NumberPad({ kind, unit, onKey, onUnit, onSame, onNext }: NumberP
         </div>
       ))}
       <div className="pad-row">
-        {kind === "length" ? (
+        {signed ? (
+          <Key name="plus or minus" sign="±" onPress={() => onKey({ kind: "sign" })} />
+        ) : kind === "length" ? (
           <Key name={`unit, now ${unit}`} sign={unit} onPress={onUnit} />
         ) : (
           <span className="pad-gap" aria-hidden="true">

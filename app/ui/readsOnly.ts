@@ -1,6 +1,7 @@
 import type { ShouldRevalidateFunction, ShouldRevalidateFunctionArgs } from "react-router";
 import type { Saved } from "~app/data/edits";
 import type { TableName } from "~core/record/tables";
+import { isUnread } from "./unread";
 import type { EditRequest } from "./useEdits";
 
 /** A change of the search part of an address alone (foot, view, way, filter). */
@@ -11,10 +12,11 @@ const onlySearch = ({ currentUrl, nextUrl, formMethod }: ShouldRevalidateFunctio
 
 /**
  * When a route's loader is to read again. A change of the search part reads nothing; an edit reads where it wrote one of
- * these tables. Whatever else asks (another tab, another address) reads.
+ * these tables, or where what was written is not read yet. Whatever else asks (another tab, another address) reads.
  */
 export function readsOnly(...tables: TableName[]): ShouldRevalidateFunction {
   return (args) => {
+    if (tables.some(isUnread)) return true;
     if (onlySearch(args)) return false;
     const request = args.json as EditRequest | undefined;
     if (!args.formAction?.endsWith("/edits") || request === undefined) return args.defaultShouldRevalidate;

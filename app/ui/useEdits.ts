@@ -2,6 +2,7 @@ import { useCallback, useMemo } from "react";
 import { useSubmit, type SubmitTarget } from "react-router";
 import type { Saved } from "~app/data/edits";
 import type { Edit } from "~core/record/edit";
+import { noteWritten } from "./unread";
 
 /** What the edits route understands. */
 export type EditRequest =
@@ -13,6 +14,7 @@ const waiting = new Map<string, (saved: Saved) => void>();
 
 /** Tells whoever asked how it ended. */
 export function answerRequest(id: string, saved: Saved): void {
+  noteWritten(saved);
   waiting.get(id)?.(saved);
   waiting.delete(id);
 }

@@ -1,8 +1,9 @@
-import { createContext, useContext, useMemo, useState, useSyncExternalStore } from "react";
-import { useFetchers } from "react-router";
+import { createContext, useContext, useLayoutEffect, useMemo, useState, useSyncExternalStore } from "react";
+import { useFetchers, useNavigation } from "react-router";
 import { session } from "~app/data/session";
 import type { Edit } from "~core/record/edit";
 import { overlaid } from "~core/record/overlay";
+import { noteRead, writtenSoFar } from "./unread";
 import type { EditRequest } from "./useEdits";
 
 const NONE: readonly Edit[] = [];
@@ -12,6 +13,11 @@ const Overlay = createContext<readonly Edit[]>(NONE);
 export function OverlayProvider({ children }: { children: React.ReactNode }) {
   const refused = useSyncExternalStore(session.onSave, session.refused, session.refused);
   const fetchers = useFetchers();
+  const atRest = useNavigation().state === "idle" && fetchers.every(({ state }) => state === "idle");
+  const written = writtenSoFar();
+  useLayoutEffect(() => {
+    if (atRest) noteRead(written);
+  });
   const now = [
     ...refused.flatMap(({ edits }) => edits),
     ...fetchers.flatMap(({ json, state }) => {

@@ -31,6 +31,7 @@ export type FootValues = Partial<Record<Measure, Measured | undefined>>;
 
 /** What only a side view tells, kept beside the measures of the fast lane. */
 export const SIDE_MEASURES = [
+  "lowerWallAngle",
   "dish",
   "heelAngle",
   "hairlineAngle",
@@ -44,6 +45,18 @@ export type SideValues = Partial<Record<SideMeasure, Measured | undefined>>;
 export const REAR_MEASURES = ["hairlineTilt", "limbDeviation"] as const;
 export type RearMeasure = (typeof REAR_MEASURES)[number];
 export type RearValues = Partial<Record<RearMeasure, Measured | undefined>>;
+
+/** Heights and lengths of the wall round the front of the foot, by rule. */
+export const HEIGHT_MEASURES = [
+  "hairlineToeQuarterMedial",
+  "hairlineToeQuarterLateral",
+  "hairlineQuarterMedial",
+  "hairlineQuarterLateral",
+  "wallToeQuarterMedial",
+  "wallToeQuarterLateral",
+] as const;
+export type HeightMeasure = (typeof HEIGHT_MEASURES)[number];
+export type HeightValues = Partial<Record<HeightMeasure, Measured | undefined>>;
 
 interface MeasureFacts {
   kind: "angle" | "length";

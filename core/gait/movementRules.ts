@@ -28,7 +28,7 @@ function flaring(facts: MovementFacts, state: FootState): { mm: number; level: L
 }
 
 /** Where the hairline was seen pushed up over one side while the horse stood. */
-function pushedUp(watching: Watching | undefined): Side | undefined {
+export function pushedUpSide(watching: Watching | undefined): Side | undefined {
   const up = (side: Side, other: Side) =>
     (["toeQuarter", "quarter"] as const).some((place) => {
       const at = (of: Side) => watching?.hairline?.[`${place}${of === "medial" ? "Medial" : "Lateral"}`];
@@ -95,7 +95,7 @@ export const MOVEMENT_RULES: readonly Rule<MovementFacts>[] = [
     when: "Standing, the hairline is pushed up over one side",
     next: "That side takes the load: hold its wall against the live sole, and read the tilt from behind.",
     see: (facts) => {
-      const side = pushedUp(facts.watching);
+      const side = pushedUpSide(facts.watching);
       return (
         side && {
           level: "drifting",

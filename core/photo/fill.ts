@@ -46,7 +46,7 @@ export const HAND_SD_MM = 1;
 
 /** A gauge or calliper held to the horse outranks the picture. */
 const outranks = (measured: Measured | undefined): boolean =>
-  measured?.source === "gauge" || measured?.source === "calliper";
+  measured?.source === "gauge" || measured?.source === "calliper" || measured?.source === "rule";
 
 const tidy = (value: number): number => Math.round(value * 100) / 100 + 0;
 
@@ -113,7 +113,8 @@ export function fillFromPhoto(
     values = put(values, "bearingLength", reading.bearingLength);
     values = put(values, "heelHeightLateral", reading.heelLength * Math.sin(radians(reading.heelAngle)));
     let side = now.side;
-    for (const measure of SIDE_MEASURES) side = put(side, measure, reading[measure]);
+    const told = { ...reading, lowerWallAngle: reading.dorsalAngle - reading.dish };
+    for (const measure of SIDE_MEASURES) side = put(side, measure, told[measure]);
     return ok({
       photo: found.value.photo,
       filled: { ...now, values, side },

@@ -7,6 +7,7 @@ export type PadKey =
   | { kind: "point" }
   | { kind: "fraction"; eighths: 1 | 2 | 4 | 6 }
   | { kind: "step"; by: number }
+  | { kind: "sign" }
   | { kind: "back" };
 
 /**
@@ -19,6 +20,8 @@ export function padText(text: string, key: PadKey, last?: number): string {
       return text.includes("/") ? text : `${text}${key.digit}`;
     case "point":
       return /[./]/.test(text) ? text : `${text === "" ? "0" : text}.`;
+    case "sign":
+      return text.startsWith("−") ? text.slice(1) : `−${text}`;
     case "back":
       return text.replace(/(\s*\d+\/\d+|.)$/, "");
     case "fraction":

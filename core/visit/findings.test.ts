@@ -58,7 +58,7 @@ function state({
     },
     GENERAL_NOISE.value,
   );
-  return { limb, measures, side, rear, marks, survey, walls, ratios, issues: [] };
+  return { limb, measures, side, rear, heights: {}, marks, survey, walls, ratios, issues: [] };
 }
 
 /** A foot of which everything is steady, with these things about it changed. */
@@ -90,6 +90,7 @@ const measures = (dorsalAngle: number, pasternAngle: number, toeLength = 86, med
 });
 const find = (kind: FindKind) =>
   ({ look: { finds: { a: { kind, at: [0, 0], note: "" } }, wear: {} } }) as unknown as Made;
+const seen = (look: object) => ({ look: { finds: {}, wear: {}, ...look } }) as unknown as Made;
 const wear = (painted: object, watching: object = {}) =>
   ({ look: { finds: {}, wear: painted }, watching }) as unknown as Made;
 
@@ -192,6 +193,12 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
     ] as const
   ).map((kind): [string, Made, Made] => [`found-${kind.replace(" ", "-")}`, find(kind), find("bruise")]),
   ["found-bruise", find("bruise"), find("crack")],
+  ["heel-horn", seen({ heelHorn: { medial: "crushed" } }), seen({ heelHorn: { medial: "strong" } })],
+  [
+    "tubules-forward",
+    seen({ tubules: { lateral: "run forward" } }),
+    seen({ tubules: { lateral: "straight" } }),
+  ],
   [
     "club-foot",
     {

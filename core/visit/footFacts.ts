@@ -6,6 +6,7 @@ import { fitFoot } from "../foot/parametric/fit";
 import { presentOutline, undistortedOutline } from "../foot/parametric/surveyedOutline";
 import type { Moment } from "../foot/records/reading";
 import type { BoundOverrides } from "../foot/survey/ratios";
+import { rearByHand, sideByHand } from "../foot/records/byHand";
 import { knownSize } from "../foot/records/keptSurvey";
 import { ringDate } from "../foot/survey/walls";
 import { toeTarget } from "../foot/toeYardstick";
@@ -63,8 +64,8 @@ export function footFacts(
     moment === "before" ? foot.last : { date: visit.date, before: { ...asLeft, ...foot.values.before } };
   const { foot: drawn, guessed } = footToday(horse, foot.limb, typed, base, {
     survey: state.survey,
-    side: reading?.side,
-    rear: reading?.rear,
+    side: sideByHand(typed, reading?.side),
+    rear: rearByHand(reading, state.survey, state.measures.width),
     walls: reading?.walls,
   });
   const compared = moment === "before" ? asLeft : foot.values.before;
@@ -90,6 +91,8 @@ export function footFacts(
     look: foot.look,
     sulcusDepthMm: reading?.sulcusDepthMm,
     sulcusState: reading?.sulcusState,
+    chalkMm: reading?.chalkMm,
+    frogProudMm: reading?.frogProudMm,
     rings: Object.values(reading?.rings ?? {}).map((ring) => ({
       ...ring,
       day: growthPerDay === undefined ? undefined : ringDate(ring, growthPerDay, visit.date),

@@ -35,6 +35,8 @@ export interface VisitFoot {
   photos: readonly Photo[];
   /** The last visit before this one at which this foot was measured. */
   last?: FootVisit;
+  /** What that visit left of it: after its trim, else before. */
+  lastReading?: Reading;
   /** Readings before this visit that hold a sole survey, oldest first. */
   surveys: readonly Reading[];
   /** The look at the visit before. */
@@ -53,6 +55,10 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     one.visitId !== visit.id && one.date <= visit.date;
   const earlier = records.readings.filter(isEarlier);
   const last = footHistory(earlier, limb).findLast(({ before: b, after: a }) => measured(b) || measured(a));
+  const lastReading = earlier
+    .filter((one) => one.limb === limb)
+    .sort((a, b) => a.date.localeCompare(b.date) || b.moment.localeCompare(a.moment))
+    .at(-1);
   const shoe = here(records.shoes)[0];
   const lastShoe = records.shoes
     .filter((one) => isEarlier(one) && one.limb === limb && one.spec)
@@ -78,6 +84,7 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     ...(lastShoe && { lastShoe }),
     ...(look && { look }),
     ...(last && { last }),
+    ...(lastReading && { lastReading }),
     ...(lastLook && { lastLook }),
   };
 }

@@ -28,6 +28,7 @@ import { Onward } from "~app/stage/Onward";
 import type { StageContext } from "~app/stage/stageContext";
 import { Choice } from "~app/stage/Choice";
 import { FindNote } from "./FindNote";
+import { HornTaps } from "./HornTaps";
 import { SectorShoe } from "~app/stage/SectorShoe";
 import "./read.css";
 
@@ -193,6 +194,7 @@ export function ReadStage(context: StageContext) {
           ))}
         </ol>
       </section>
+      <HornTaps look={foot.look} edit={edit} />
       <div className="read-note">
         <NoteField
           visit={visit}

@@ -12,6 +12,8 @@ export interface LaneField<Name extends string> {
   label: string;
   hint: string;
   kind: "angle" | "length";
+  /** It can lie on either side of nothing. */
+  signed?: boolean;
   text: string;
   typed: boolean;
   issue?: Issue | undefined;
@@ -160,6 +162,7 @@ export function FastLane<Name extends string>(props: FastLaneProps<Name>) {
       {narrow && (
         <NumberPad
           kind={current.kind}
+          signed={current.signed ?? false}
           unit={unit}
           onKey={props.onPad}
           onUnit={props.onUnit}

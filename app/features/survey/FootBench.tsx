@@ -26,7 +26,7 @@ import type { Vector } from "~core/geometry/vector";
 import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import { isShod } from "~core/record/horse";
-import type { Moment, SoleRecord } from "~core/foot/records/reading";
+import type { Moment, Reading, SoleRecord } from "~core/foot/records/reading";
 import { noiseOf } from "~core/foot/records/pairs";
 import { standInFoot, standInLine, trueLength, trueMeasure } from "~core/simulator/instrument";
 import type { StageContext } from "~app/stage/stageContext";
@@ -37,10 +37,12 @@ import { Ledger } from "./Ledger";
 import { LensBar } from "~app/stage/LensBar";
 import { MarksEntry } from "./MarksEntry";
 import { useCalliper } from "./useCalliper";
+import { useHandLane } from "./useHandLane";
 import { useLane } from "./useLane";
 import { PlannedDone } from "./PlannedDone";
 import { useHandle } from "~app/ui/useHandle";
 import { WallsEntry } from "./WallsEntry";
+import { WhichSide } from "./WhichSide";
 import { WayTabs, wayOf } from "./WayTabs";
 import "./bench.css";
 
@@ -68,6 +70,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
 
   const lane = useLane(context, moment, compared);
   const calliper = useCalliper(context, moment, stored?.sole ?? {}, lastSole);
+  const hand = useHandLane(context, moment, moment === "after" ? foot.reading.before : foot.lastReading);
   const blank = footPlace("readings", visit, limb, moment);
   const soleEdit = (now: SoleRecord) =>
     footEdit(blank, "readings", stored, { path: ["sole"], now, label: `${wording.limb(limb)} sole marks` });
@@ -77,7 +80,10 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
   const sole = live.held ? live.value : calliper.sole;
 
   const facts = footFacts(
-    { ...foot, reading: { ...foot.reading, [moment]: { ...(stored ?? blank), sole } as typeof stored } },
+    {
+      ...foot,
+      reading: { ...foot.reading, [moment]: hand.withTyped({ ...((stored ?? blank) as Reading), sole }) },
+    },
     feet[pairOf(limb)],
     {
       visit,
@@ -238,6 +244,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
         tables={<FootTables facts={facts} />}
       />
       {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}
+      {way === "hand" && hand.handView({ picture: sidePicture, onEnd })}
       {way === "calliper" && calliper.calliperView({ picture: solePicture, onEnd })}
       {way === "marks" && (
         <MarksEntry
@@ -263,6 +270,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
         sideways={side}
         chooser={<LensBar horse={file.horse} chosen={lenses} second={second} onSecond={setSecond} />}
       />
+      <WhichSide facts={facts} />
       {moment === "after" && <PlannedDone trim={foot.trim} after={lane.values} />}
     </div>
   );

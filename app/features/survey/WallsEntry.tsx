@@ -18,12 +18,17 @@ import type { Moment } from "~core/foot/records/reading";
 import { fail, ok } from "~core/result";
 import { parseLength } from "~core/units/length";
 import type { StageContext } from "~app/stage/stageContext";
+import { chalkSays, frogSays } from "~core/foot/frogWords";
 import { lengthInField } from "~core/foot/wording";
+import { Fractions } from "~app/ui/Fractions";
 
 const COLUMNS = Object.keys(WALL_MEASURES) as WallMeasure[];
 
 /** Depth of the sulcus beside the point of the frog: what a straightedge and a rule can give, mm. */
 const SULCUS_LIVING = [0, 40] as const;
+/** What can be pared at the point of the frog, and how far a frog stands past or within the heels' plane, mm. */
+const CHALK_LIVING = [0, 40] as const;
+const PROUD_LIVING = [-40, 40] as const;
 
 interface WallsEntryProps {
   context: StageContext;
@@ -40,6 +45,8 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
   const ids = useId();
   const blank = footPlace("readings", visit, limb, moment);
   const existing = feet[limb].reading[moment];
+  const shoe = feet[limb].shoe?.spec ?? feet[limb].lastShoe?.spec;
+  const shoeMm = shoe && shoe.type !== "bare" ? shoe.thickness : 0;
   const rings = Object.entries(existing?.rings ?? {});
   const field = (
     path: readonly string[],
@@ -49,17 +56,19 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
   ): Field<number> => ({
     draftKey: `${blank.id}.${path.join(".")}`,
     stored,
-    show: (mm) => lengthInField(mm, wording, mm % 1 === 0 ? 0 : 1),
+    show: (mm) => `${mm < 0 ? "−" : ""}${lengthInField(Math.abs(mm), wording, mm % 1 === 0 ? 0 : 1)}`,
     read: (text) => {
       if (text.trim() === "") return ok(undefined);
-      const read = parseLength(text, wording.unit);
-      if (!read.ok) return read;
-      return read.value >= least && read.value <= most
-        ? read
+      const minus = least < 0 && /^\s*[-−–]/.test(text);
+      const size = parseLength(minus ? text.trim().slice(1) : text, wording.unit);
+      if (!size.ok) return size;
+      const value = minus ? -size.value : size.value;
+      return value >= least && value <= most
+        ? ok(value)
         : fail(
             "not-living",
             path.join("."),
-            `${name}: ${Math.round(read.value)} mm is outside what a foot can have (${least} to ${most} mm).`,
+            `${name}: ${Math.round(value)} mm is outside what a foot can have (${least} to ${most} mm).`,
           );
     },
     edit: (was, now) => footEdit(blank, "readings", existing, { path, was, now, label: name.toLowerCase() }),
@@ -67,6 +76,8 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
   const fields: Record<string, Field<number>> = {
     sulcus: field(["sulcusDepthMm"], existing?.sulcusDepthMm, "Sulcus depth", SULCUS_LIVING),
   };
+  fields["chalk"] = field(["chalkMm"], existing?.chalkMm, "Chalk pared", CHALK_LIVING);
+  fields["proud"] = field(["frogProudMm"], existing?.frogProudMm, "Frog against the heels", PROUD_LIVING);
   for (const place of WALL_PLACES)
     for (const column of COLUMNS)
       fields[`${place}.${column}`] = field(
@@ -139,6 +150,24 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
           </span>
           {input("sulcus", "Sulcus depth")}
         </div>
+        <div className="walls-row">
+          <span>
+            Chalk pared <span className="quiet">at the point of the frog, until even and waxy</span>
+          </span>
+          {input("chalk", "Chalk pared")}
+        </div>
+        {existing?.chalkMm !== undefined && <p className="walls-follows">{chalkSays(existing.chalkMm)}</p>}
+        <div className="walls-row">
+          <span>
+            Frog against the heels <span className="quiet">straightedge across both; − where it lies in</span>
+          </span>
+          {input("proud", "Frog against the heels")}
+        </div>
+        {existing?.frogProudMm !== undefined && (
+          <p className="walls-follows">
+            <Fractions text={frogSays(existing.frogProudMm, shoeMm, wording)} />
+          </p>
+        )}
         <div className="walls-row">
           <span>Central sulcus</span>
           <Segmented

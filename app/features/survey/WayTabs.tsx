@@ -4,6 +4,7 @@ import { useSearchParams } from "react-router";
 /** The ways to measure a foot; all of them fill the same reading. */
 export const WAYS = {
   lane: "Fast lane",
+  hand: "By hand",
   calliper: "Sole by calliper",
   marks: "Marks on the sole",
   walls: "Walls and depths",

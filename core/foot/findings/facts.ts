@@ -4,7 +4,8 @@ import type { Moment, Reading } from "../records/reading";
 import { sdOfSmallestChange, type Noise } from "../../repeatability/repeatability";
 import type { Wording } from "../wording";
 import type { Limb } from "../limb";
-import type { FootValues, Measure, RearMeasure, SideMeasure } from "../measures";
+import { rearByHand, sideByHand } from "../records/byHand";
+import type { FootValues, HeightMeasure, Measure, RearMeasure, SideMeasure } from "../measures";
 import type { BoundOverrides } from "../survey/ratios";
 import { footRatios, type Ratio } from "../survey/ratios";
 import type { UndistortedOutline } from "../parametric/surveyedOutline";
@@ -22,6 +23,7 @@ export interface FootState {
   measures: Partial<Record<Measure, number>>;
   side: Partial<Record<SideMeasure, number>>;
   rear: Partial<Record<RearMeasure, number>>;
+  heights: Partial<Record<HeightMeasure, number>>;
   marks: SolarMarks;
   survey: SoleSurvey;
   walls: Walls;
@@ -42,6 +44,10 @@ export interface FootFacts extends FootState {
   outline?: UndistortedOutline | undefined;
   sulcusDepthMm?: number | undefined;
   sulcusState?: Reading["sulcusState"];
+  /** Pared at the point of the frog before the surface turned even and waxy, mm. */
+  chalkMm?: number | undefined;
+  /** The frog past the heels' plane, mm, + = proud. */
+  frogProudMm?: number | undefined;
   rings: readonly { toeMm: number; heelMm?: number | undefined; day?: string | undefined }[];
   /** The last survey before this one, whatever came between: what each ratio was, and when. */
   earlier?: { state: FootState; date: string } | undefined;
@@ -91,7 +97,7 @@ export function footState(
   const { knownK, noise, bounds, toeTargetMm } = context;
   const { marks, survey, issues } = surveyOfRecord(reading?.sole ?? {}, limb, knownK);
   const measures = numbers(values);
-  const side = numbers(reading?.side ?? {});
+  const side = numbers(sideByHand(values, reading?.side));
   const walls = reading?.walls ?? {};
   const { heelHeightLateral, heelHeightMedial } = measures;
   const ratios = footRatios(
@@ -111,5 +117,16 @@ export function footState(
     noise,
     bounds,
   );
-  return { limb, measures, side, rear: numbers(reading?.rear ?? {}), marks, survey, walls, ratios, issues };
+  return {
+    limb,
+    measures,
+    side,
+    rear: numbers(rearByHand(reading, survey, measures.width)),
+    heights: numbers(reading?.heights ?? {}),
+    marks,
+    survey,
+    walls,
+    ratios,
+    issues,
+  };
 }

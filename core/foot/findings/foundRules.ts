@@ -2,6 +2,8 @@ import type { Look } from "../records/look";
 import { FIND_KINDS, type FindKind } from "../wear";
 import type { FootFacts } from "./facts";
 import type { Level } from "../level";
+import { SIDES } from "../limb";
+import { sentenceCase } from "../wording";
 import type { Rule } from "./rule";
 
 /** What a thing found on the cleaned foot means by itself. Source: trade practice; the vet's are the vet's everywhere. */
@@ -114,4 +116,43 @@ export const FOUND_RULES: readonly Rule[] = [
     },
   },
   ...KINDS,
+  {
+    id: "heel-horn",
+    subject: "heels",
+    when: "The horn of a heel is soft or crushed",
+    next: "Back to horn that stands; spread the load behind it, and ask about wet and about the shoe's end.",
+    insteadOf: ["found-crushed-heel"],
+    see: ({ look, wording }) => {
+      const weak = SIDES.flatMap((side) => {
+        const horn = look?.heelHorn?.[side];
+        return horn && horn !== "strong" ? [{ side, horn }] : [];
+      });
+      if (weak.length === 0) return undefined;
+      const crushed = weak.some(({ horn }) => horn === "crushed");
+      const alike = weak.length === 2 && weak[0]?.horn === weak[1]?.horn;
+      return {
+        level: crushed ? "act" : "drifting",
+        text: alike
+          ? `Both heels are ${weak[0]?.horn ?? ""}.`
+          : `${sentenceCase(weak.map(({ side, horn }) => `the ${wording.side(side)} heel is ${horn}`).join(", "))}.`,
+        evidence: "As the horn felt under thumb and knife.",
+      };
+    },
+  },
+  {
+    id: "tubules-forward",
+    subject: "heels",
+    when: "The tubules of a quarter run forward",
+    next: "That quarter carries more than it can: bring the heel back to where its tubules stand straight, a little at a time.",
+    see: ({ look, wording }) => {
+      const sides = SIDES.filter((side) => look?.tubules?.[side] === "run forward");
+      const [only] = sides;
+      if (!only) return undefined;
+      return {
+        level: "drifting",
+        text: `The tubules run forward ${sides.length === 2 ? "in both quarters" : `in the ${wording.side(only)} quarter`}.`,
+        evidence: "As the wall shows them: tubules lie the way the wall has been pushed.",
+      };
+    },
+  },
 ];

@@ -3,6 +3,15 @@ import { FIND_KIND_NAMES, WEAR_SECTORS, WEAR_STATES } from "../wear";
 import { dateField, finite, idField, line } from "../../schema/fields";
 import { limbField } from "../limbField";
 
+/** Which way the cleft between the bulbs leans. */
+export const CLEFT_LEANS = ["to medial", "upright", "to lateral"] as const;
+/** How the horn tubules run in a quarter, from above down. */
+export const TUBULE_RUNS = ["straight", "run forward", "bent out"] as const;
+/** How a heel's horn stands up. */
+export const HEEL_HORN = ["strong", "soft", "crushed"] as const;
+
+const quarters = z.enum(["medial", "lateral"]);
+
 /** What was found when one foot was pulled and cleaned, and how its old shoe was worn. */
 export const lookSchema = z.strictObject({
   id: idField,
@@ -22,5 +31,10 @@ export const lookSchema = z.strictObject({
       }),
     )
     .default({}),
+  cleft: z.enum(CLEFT_LEANS).optional(),
+  /** Of each quarter. */
+  tubules: z.partialRecord(quarters, z.enum(TUBULE_RUNS)).optional(),
+  /** Of each heel. */
+  heelHorn: z.partialRecord(quarters, z.enum(HEEL_HORN)).optional(),
 });
 export type Look = z.infer<typeof lookSchema>;

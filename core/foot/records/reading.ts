@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { Limb } from "../limb";
-import { MEASURES, REAR_MEASURES, SIDE_MEASURES, SOURCES } from "../measures";
+import { HEIGHT_MEASURES, MEASURES, REAR_MEASURES, SIDE_MEASURES, SOURCES } from "../measures";
 import { SURVEY_MARKS } from "../survey/marks";
 import { SULCUS_STATES, WALL_PLACES } from "../survey/walls";
 import { dateField, finite, idField } from "../../schema/fields";
@@ -47,6 +47,12 @@ export const readingSchema = z.strictObject({
     .default({}),
   side: z.partialRecord(z.enum(SIDE_MEASURES), measuredSchema).default({}),
   rear: z.partialRecord(z.enum(REAR_MEASURES), measuredSchema).default({}),
+  /** Hairline to the ground and wall along itself, at toe quarters and quarters. */
+  heights: z.partialRecord(z.enum(HEIGHT_MEASURES), measuredSchema).optional(),
+  /** What was pared at the point of the frog before the surface turned even and waxy, mm. */
+  chalkMm: z.number().min(0).max(40).optional(),
+  /** How far the frog at its widest stands past the heels' plane, mm: + proud, - lies in. */
+  frogProudMm: z.number().min(-40).max(40).optional(),
   /** Oddities that were asked about and kept. */
   confirmed: z.array(z.string().max(80)).default([]),
 });
