@@ -94,11 +94,15 @@ export function watchedFoot({ visit, limb }: Place, foot: FootParameters, random
   };
 }
 
-/** The old shoe's wear and what was found, by the horse's story. */
+/**
+ * The old shoe's wear and what was found, by the horse's story; `toGrowMm` is what the wall has still to grow until the
+ * last visit, since what was found grows down with it.
+ */
 export function lookedAtFoot(
   { visit, limb }: Place,
   watched: WatchingRecord,
   story: Story | undefined,
+  toGrowMm: number,
 ): Look {
   const side =
     (watched.lands?.[0] ?? 0) > 20 ? "Lateral" : (watched.lands?.[0] ?? 0) < -20 ? "Medial" : undefined;
@@ -117,11 +121,35 @@ export function lookedAtFoot(
         : side && story !== "one-sided wear"
           ? worn(side)
           : { ...toe, toeQuarterMedial: "worn", toeQuarterLateral: "worn" };
+  const below = (mm: number): number => Math.max(0, Math.round(mm - toGrowMm));
   const finds: Look["finds"] = {};
   if (story === "quarter crack" && limb === "RF")
-    finds["crack"] = { kind: "crack", at: [52, 70], note: "12 mm below the hairline" };
+    finds["crack"] = {
+      kind: "crack",
+      at: [52, 70],
+      note: "dry edges",
+      wall: "quarterLateral",
+      belowMm: below(12),
+      lengthMm: 18,
+    };
   if (story === "old scar" && limb === "LF")
-    finds["crack"] = { kind: "crack", at: [-30, 108], note: "below the old scar" };
+    finds["crack"] = {
+      kind: "crack",
+      at: [-30, 108],
+      note: "below the old scar",
+      wall: "toeQuarterMedial",
+      belowMm: below(16),
+      lengthMm: 22,
+    };
+  if (story === "thin soles" && limb === "LF")
+    finds["tract"] = {
+      kind: "old tract",
+      at: [24, 104],
+      note: "healed, dry",
+      wall: "toeQuarterLateral",
+      belowMm: below(41),
+      lengthMm: 9,
+    };
   return {
     id: `${visit.id}.${limb}`,
     visitId: visit.id,

@@ -140,8 +140,9 @@ function addHorse(
         Object.assign(before, surveyedSole(own.foot, plan.story, hand));
         const place = { visit: { id: visitId, horseId: id, date }, limb: own.limb };
         const watched = watchedFoot(place, own.foot, hand);
+        const toGrow = own.pace.growth * seasonDays(date, days.at(-1) ?? date, "north");
         records.watchings.push(watched);
-        records.looks.push(lookedAtFoot(place, watched, plan.story));
+        records.looks.push(lookedAtFoot(place, watched, plan.story, toGrow));
       }
       const meant = chooseCuts(own.foot, horse);
       const isPlanned = isSurveyed(days, date) && !plan.story && !plan.trouble;

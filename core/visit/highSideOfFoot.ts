@@ -104,7 +104,7 @@ export function highSideOfFoot(facts: VisitFacts): HighSideOfFoot {
     });
   }
   for (const find of Object.values(look?.finds ?? {}))
-    if (find.kind === "crack" && Math.abs(find.at[0]) > CRACK_ASIDE_MM) {
+    if (find.kind === "crack" && !find.gone && Math.abs(find.at[0]) > CRACK_ASIDE_MM) {
       const side: Side = find.at[0] > 0 ? "lateral" : "medial";
       signs.push({ name: "Crack", says: `on the ${side} side: it carries more`, side });
     }

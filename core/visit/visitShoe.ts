@@ -64,7 +64,7 @@ export function shoeFactsOf(
 ): ShoeFacts {
   const { limb } = facts;
   const life = horse.life ?? NO_LIFE;
-  const finds = Object.values(foot.look?.finds ?? {});
+  const finds = Object.values(foot.look?.finds ?? {}).filter(({ gone }) => !gone);
   const has = (kind: (typeof finds)[number]["kind"]) => finds.some((one) => one.kind === kind);
   const sideOf = ([x]: readonly [number, number]): Side => (x > 0 ? "lateral" : "medial");
   const crack = finds.find(

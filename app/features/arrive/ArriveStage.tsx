@@ -1,5 +1,6 @@
 import { shortDay } from "~app/ui/days";
 import { FootBoard } from "~app/ui/FootBoard";
+import { LivingFinds } from "~app/ui/LivingFinds";
 import { useWording } from "~app/ui/useWording";
 import { LIMBS } from "~core/foot/limb";
 import type { Wording } from "~core/foot/wording";
@@ -58,6 +59,13 @@ export function ArriveStage(context: StageContext) {
             </>
           )}
         </dl>
+        <LivingFinds
+          file={{
+            ...file,
+            looks: file.looks.filter((look) => look.visitId !== visit.id && look.date <= visit.date),
+          }}
+          day={visit.date}
+        />
         {visit.status === "planned" ? (
           <StartPanel {...context} />
         ) : (

@@ -5,6 +5,7 @@ import type { HorseFile } from "~app/data/queries";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { shortDay } from "~app/ui/days";
 import { FootBoard } from "~app/ui/FootBoard";
+import { LivingFinds } from "~app/ui/LivingFinds";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { cycleState, dueReason, workInWords } from "~core/cycle/dueWords";
@@ -110,6 +111,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           />
         )}
       </div>
+      <LivingFinds file={file} day={today} />
       {!horse.left && <Happened horse={horse} today={today} />}
       {below && (
         <>

@@ -7,6 +7,12 @@ import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { cautionsAt } from "~core/caution/cautions";
 import { flagOfFind } from "~core/caution/redFlags";
+import { Fractions } from "~app/ui/Fractions";
+import { horseOutlook } from "~core/cycle/horseDue";
+import { isOnFoot } from "~core/foot/parametric/outline";
+import type { Find } from "~core/foot/records/look";
+import { noiseOf } from "~core/foot/records/pairs";
+import { awaitedFinds, awaitedInWords, type AwaitedFind } from "~core/visit/livingFindWords";
 import { footToday } from "~core/visit/feetOfHorse";
 import { sizeFactor } from "~core/foot/parametric/parameters";
 import {
@@ -27,7 +33,7 @@ import { NoteField } from "~app/stage/NoteField";
 import { Onward } from "~app/stage/Onward";
 import type { StageContext } from "~app/stage/stageContext";
 import { Choice } from "~app/stage/Choice";
-import { FindNote } from "./FindNote";
+import { FindRow } from "./FindRow";
 import { HornTaps } from "./HornTaps";
 import { SectorShoe } from "~app/stage/SectorShoe";
 import "./read.css";
@@ -39,12 +45,27 @@ export function ReadStage(context: StageContext) {
   const { save } = useEdits();
   const [brush, setBrush] = useState<(typeof WEAR_STATES)[number]>("thin");
   const [kind, setKind] = useState<FindKind>("bruise");
+  const [offFoot, setOffFoot] = useState(false);
   const foot = feet[limb];
   const blank = footPlace("looks", visit, limb, "before");
   const wear = foot.look?.wear ?? {};
-  const finds = Object.entries(foot.look?.finds ?? {});
+  const today = foot.look?.finds ?? {};
+  const finds = Object.entries(today).filter(([, find]) => !find.gone);
+  const noise = noiseOf(file.settings);
   const { foot: drawn } = footToday(file.horse, limb, foot.values.before, foot.last);
   const k = sizeFactor(drawn);
+  const awaited = awaitedFinds(
+    file.looks.filter((look) => look.visitId !== visit.id && look.date <= visit.date),
+    limb,
+    {
+      day: visit.date,
+      outlook: horseOutlook(file.horse, file.readings, file.settings).find((one) => one.limb === limb),
+      hemisphere: file.settings.hemisphere,
+      toeLengthMm: drawn.toeLengthMm,
+      noise,
+    },
+  );
+  const toSee = awaited.filter(({ id }) => !(id in today));
   const edit = (path: readonly string[], now: unknown, label: string) =>
     footEdit(blank, "looks", foot.look, { path, now, label: `${wording.limb(limb)} ${label}` });
   const paint = (sector: WearSector) =>
@@ -81,9 +102,17 @@ export function ReadStage(context: StageContext) {
         onClick={(event) => {
           const svg = (event.target as SVGElement).ownerSVGElement;
           const point = svg && svgPoint(svg, event);
-          if (point) putFind(back(point));
+          if (!point) return;
+          const on = back(point);
+          const off = !isOnFoot(on, drawn);
+          setOffFoot(off);
+          if (!off) putFind(on);
         }}
       />
+      {toSee.map(({ id, latest }) => {
+        const [x, y] = at([latest.at[0] * k, latest.at[1] * k]);
+        return <circle key={id} className="find-ghost" cx={x} cy={y} r={6} />;
+      })}
       {finds.map(([id, find], index) => {
         const [x, y] = at([find.at[0] * k, find.at[1] * k]);
         return (
@@ -160,37 +189,60 @@ export function ReadStage(context: StageContext) {
               : `${wording.side("lateral")} · ${wording.side("medial")}`}
           </span>
         </div>
+        {offFoot && (
+          <p className="ember" role="alert">
+            That is off the foot. Tap on the sole, or on its wall.
+          </p>
+        )}
         <button type="button" className="text-button" onClick={() => putFind([0, 60 * k])}>
           Add “{FIND_KINDS[kind].toLowerCase()}” without a place on the drawing
         </button>
+        {toSee.length > 0 && (
+          <section className="find-awaited" aria-label="Look for these">
+            <h3>Look for these</h3>
+            <ul>
+              {toSee.map((find) => (
+                <li key={find.id}>
+                  <p>
+                    <Fractions text={awaitedInWords(find, visit.date, wording)} />
+                  </p>
+                  <span className="find-answers">
+                    <button
+                      type="button"
+                      className="tap"
+                      onClick={() =>
+                        void save(edit(["finds", find.id], seenAgain(find), "find, still there"))
+                      }
+                    >
+                      Still there
+                    </button>
+                    <button
+                      type="button"
+                      className="tap"
+                      onClick={() =>
+                        void save(edit(["finds", find.id], { ...find.latest, gone: true }, "find, gone"))
+                      }
+                    >
+                      Grown out or healed
+                    </button>
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         <ol className="find-list">
           {finds.map(([id, find]) => (
-            <li key={id}>
-              <div className="find-head">
-                <b>{FIND_KINDS[find.kind]}</b>
-                <button
-                  type="button"
-                  className="text-button"
-                  aria-label={`Take away: ${FIND_KINDS[find.kind]}`}
-                  onClick={() => void save(edit(["finds", id], undefined, "find taken away"))}
-                >
-                  ×
-                </button>
-              </div>
-              <FindNote
-                draftKey={`${blank.id}.find.${id}`}
-                stored={find.note}
-                label={`Note on ${FIND_KINDS[find.kind].toLowerCase()}`}
-                edit={(was, now) =>
-                  footEdit(blank, "looks", foot.look, {
-                    path: ["finds", id, "note"],
-                    was,
-                    now,
-                    label: "note",
-                  })
-                }
-              />
-            </li>
+            <FindRow
+              key={id}
+              id={id}
+              find={find}
+              draftKey={`${blank.id}.find.${id}`}
+              before={awaited.find((one) => one.id === id)}
+              toeLengthMm={drawn.toeLengthMm}
+              smallestChangeMm={noise.lengthMm}
+              edit={edit}
+            />
           ))}
         </ol>
       </section>
@@ -211,3 +263,6 @@ export function ReadStage(context: StageContext) {
     </div>
   );
 }
+
+/** The find as it is carried over: where it is and how long is measured anew. */
+const seenAgain = ({ latest: { belowMm: _, lengthMm: __, ...find } }: AwaitedFind): Find => find;

@@ -74,7 +74,7 @@ const FOUND: Partial<
 const SAID = Object.keys(FOUND) as FindKind[];
 
 const findsOf = (look: Look | undefined, kind: FindKind) =>
-  Object.values(look?.finds ?? {}).filter((find) => find.kind === kind);
+  Object.values(look?.finds ?? {}).filter((find) => find.kind === kind && !find.gone);
 
 /** One rule for each kind of thing that is found on a cleaned foot. */
 const KINDS: readonly Rule[] = SAID.flatMap((kind) => {

@@ -31,6 +31,19 @@ export function outlineHalfWidth(foot: FootParameters, side: Side, y: number): n
   return heelHalf + (half - heelHalf) * (1 - part * part);
 }
 
+/** A hand may tap this far outside the wall and still mean it, mm. */
+const TAP_SLACK_MM = 6;
+
+/** True for a place on the foot seen from below, its bulbs and a tap's width round it among them. */
+export function isOnFoot([x, y]: SolarPoint, foot: FootParameters): boolean {
+  const side: Side = x < 0 ? "medial" : "lateral";
+  const reach = y > 0 ? outlineHalfWidth(foot, side, y) : heelHalfWidth(foot, side);
+  const slack = TAP_SLACK_MM;
+  return y >= -BULBS_MM - slack && y <= toeYOf(foot) + slack && Math.abs(x) <= reach + slack;
+}
+/** How far the bulbs stand behind the back of the sulcus, mm. Assumption, from drawn feet. */
+const BULBS_MM = 22;
+
 /** Points from one heel round the toe to the other; more of them where the outline bends. */
 const POINTS_A_SIDE = 24;
 

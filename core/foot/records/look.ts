@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { WALL_PLACES } from "../survey/walls";
 import { FIND_KIND_NAMES, WEAR_SECTORS, WEAR_STATES } from "../wear";
 import { dateField, finite, idField, line } from "../../schema/fields";
 import { limbField } from "../limbField";
@@ -28,6 +29,13 @@ export const lookSchema = z.strictObject({
         kind: z.enum(FIND_KIND_NAMES),
         at: z.tuple([finite, finite]),
         note: line.default(""),
+        /** Where on the wall, if it is there, and how far below the hairline its upper end lies. */
+        wall: z.enum(WALL_PLACES).optional(),
+        belowMm: z.number().min(0).max(250).optional(),
+        lengthMm: z.number().min(0).max(250).optional(),
+        depthMm: z.number().min(0).max(40).optional(),
+        /** It has grown out or healed: from here on it is no longer looked for. */
+        gone: z.literal(true).optional(),
       }),
     )
     .default({}),
@@ -38,3 +46,5 @@ export const lookSchema = z.strictObject({
   heelHorn: z.partialRecord(quarters, z.enum(HEEL_HORN)).optional(),
 });
 export type Look = z.infer<typeof lookSchema>;
+/** One thing found on a foot, as one look has it. */
+export type Find = Look["finds"][string];

@@ -1,0 +1,56 @@
+import { daysBetween, type IsoDate } from "../calendar/date";
+import type { FootOutlook } from "../cycle/horseDue";
+import { findForecast, livingFinds, type FindForecast, type LivingFind } from "../foot/livingFinds";
+import type { Find, Look } from "../foot/records/look";
+import type { Limb } from "../foot/limb";
+import { WALL_PLACE_NAMES } from "../foot/survey/walls";
+import { FIND_KINDS } from "../foot/wear";
+import type { Wording } from "../foot/wording";
+import type { Hemisphere } from "../calendar/season";
+import { sdOfSmallestChange, type Noise } from "../repeatability/repeatability";
+
+/** A living find with where it ought to be on a day. */
+export interface AwaitedFind extends LivingFind<Find> {
+  limb: Limb;
+  forecast: FindForecast | undefined;
+}
+
+interface AwaitedContext {
+  day: IsoDate;
+  outlook: Pick<FootOutlook, "growth"> | undefined;
+  hemisphere: Hemisphere;
+  toeLengthMm: number;
+  noise: Noise;
+}
+
+/** The finds of one foot that a visit has to look for, from the looks before it. */
+export function awaitedFinds(looks: readonly Look[], limb: Limb, context: AwaitedContext): AwaitedFind[] {
+  const { day, outlook, hemisphere, toeLengthMm, noise } = context;
+  return livingFinds(looks, limb).map((find) => ({
+    ...find,
+    limb,
+    forecast:
+      outlook &&
+      findForecast(
+        find,
+        day,
+        { ...outlook.growth, hemisphere },
+        toeLengthMm,
+        sdOfSmallestChange(noise.lengthMm),
+      ),
+  }));
+}
+
+/** "Crack, quarter, outside, for 6 weeks. Was 12 mm below the hairline, about 21 mm today (18 to 24)." */
+export function awaitedInWords(find: AwaitedFind, day: IsoDate, wording: Wording): string {
+  const { latest, forecast, since } = find;
+  const place = latest.wall && `, ${wording.inOwnWords(WALL_PLACE_NAMES[latest.wall]).toLowerCase()}`;
+  const weeks = Math.round(daysBetween(since, day) / 7);
+  const age = weeks < 1 ? "" : `, for ${weeks} ${weeks === 1 ? "week" : "weeks"}`;
+  const head = `${FIND_KINDS[latest.kind]}${place ?? ""}${age}.`;
+  if (!forecast || latest.belowMm === undefined) return `${head}${latest.note ? ` ${latest.note}.` : ""}`;
+  const was = `Was ${wording.length(latest.belowMm)} below the hairline`;
+  if (forecast.grownOut) return `${head} ${was}: by growth it has reached the ground.`;
+  const [least, most] = forecast.between;
+  return `${head} ${was}, about ${wording.length(forecast.below.mean)} today (${wording.length(least)} to ${wording.length(most)}).`;
+}
