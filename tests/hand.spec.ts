@@ -81,3 +81,16 @@ test("tubules, cleft and heel horn are taps that speak", async ({ page }) => {
     "leans to outside, away from the loaded side",
   );
 });
+
+test("the map of a surveyed sole: its lines by the rule, in words, layers switched", async ({ page }) => {
+  await openVisit(page, "survey");
+  await page.goto("/visits/demo-yard-1-horse-1-2026-10-16/survey?foot=LF&way=map");
+  const list = page.getByRole("list", { name: "The map, by the rule" });
+  await expect(list.getByRole("listitem").first()).toContainText("Back of the sulcus0");
+  await expect(list).toContainText("at the widest line");
+  await expect(list).toContainText("ahead of where it ought to be");
+  const heels = page.locator(".map-line.map-heels");
+  await expect(heels).toHaveCount(2);
+  await page.getByRole("checkbox", { name: "Heels" }).uncheck();
+  await expect(heels).toHaveCount(0);
+});

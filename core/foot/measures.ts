@@ -56,7 +56,6 @@ export const HEIGHT_MEASURES = [
   "wallToeQuarterLateral",
 ] as const;
 export type HeightMeasure = (typeof HEIGHT_MEASURES)[number];
-export type HeightValues = Partial<Record<HeightMeasure, Measured | undefined>>;
 
 interface MeasureFacts {
   kind: "angle" | "length";

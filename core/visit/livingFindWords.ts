@@ -1,6 +1,6 @@
 import { daysBetween, type IsoDate } from "../calendar/date";
 import type { FootOutlook } from "../cycle/horseDue";
-import { findForecast, livingFinds, type FindForecast, type LivingFind } from "../foot/livingFinds";
+import { findForecast, livingFinds, type FindForecast, type LivingFind } from "../foot/records/livingFinds";
 import type { Find, Look } from "../foot/records/look";
 import type { Limb } from "../foot/limb";
 import { WALL_PLACE_NAMES } from "../foot/survey/walls";

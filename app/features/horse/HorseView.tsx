@@ -99,6 +99,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           ) : (
             <p className="quiet">No visit signed yet: the first one sets the due date.</p>
           )}
+          <LivingFinds file={file} day={today} />
         </section>
         {last?.next && cycle && !horse.left && (
           <Wait
@@ -111,7 +112,6 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           />
         )}
       </div>
-      <LivingFinds file={file} day={today} />
       {!horse.left && <Happened horse={horse} today={today} />}
       {below && (
         <>

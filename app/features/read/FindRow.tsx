@@ -2,7 +2,7 @@ import { PickOne } from "~app/ui/PickOne";
 import { TypedField } from "~app/ui/TypedField";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
-import { findVerdict, wallLengthAt } from "~core/foot/livingFinds";
+import { findVerdict, wallLengthAt } from "~core/foot/records/livingFinds";
 import type { Find } from "~core/foot/records/look";
 import { WALL_PLACE_NAMES, WALL_PLACES } from "~core/foot/survey/walls";
 import { FIND_KINDS } from "~core/foot/wear";

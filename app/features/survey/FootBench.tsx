@@ -38,6 +38,7 @@ import { LensBar } from "~app/stage/LensBar";
 import { MarksEntry } from "./MarksEntry";
 import { useCalliper } from "./useCalliper";
 import { useHandLane } from "./useHandLane";
+import { useSoleMap } from "./SoleMap";
 import { useLane } from "./useLane";
 import { PlannedDone } from "./PlannedDone";
 import { useHandle } from "~app/ui/useHandle";
@@ -100,6 +101,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
   const { drawn, ghost, guessed, marks, survey, issues, last } = facts;
   const surveyed = survey.front !== undefined && survey.support !== undefined;
   const findings = findingsOf(facts);
+  const map = useSoleMap(facts);
 
   const shod = isShod(file.horse, limb);
   const lenses = lensesOf(file.horse, settings.lenses, shod);
@@ -160,7 +162,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
     ),
     ghostMarks: surveyed ? last?.marks : undefined,
     ghostCorY: surveyed ? last?.survey.cor?.median : undefined,
-    overlay: way === "marks" ? handles : undefined,
+    overlay: way === "marks" ? handles : way === "map" ? map.overlay : undefined,
   };
   const agreed = moment === "after" && foot.trim?.plan?.agreed ? foot.trim.plan.cuts : undefined;
   const plannedCut = agreed && ghost ? cutFoot(ghost, agreed) : undefined;
@@ -258,6 +260,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
           onClear={(mark) => live.move((now) => withValueAt(now, [mark], undefined), true)}
         />
       )}
+      {way === "map" && map.panel}
       {way === "photo" && photographs(drawn)}
       {way === "walls" && <WallsEntry context={context} moment={moment} rings={facts.rings} />}
       <Ledger

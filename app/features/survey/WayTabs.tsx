@@ -7,6 +7,7 @@ export const WAYS = {
   hand: "By hand",
   calliper: "Sole by calliper",
   marks: "Marks on the sole",
+  map: "The map",
   walls: "Walls and depths",
   photo: "Photographs",
 } as const;

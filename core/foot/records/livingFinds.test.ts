@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
-import { addDays } from "../calendar/date";
-import { seasonDays } from "../calendar/season";
-import { normalDraw, seededRandom } from "../math/random";
+import { addDays } from "../../calendar/date";
+import { seasonDays } from "../../calendar/season";
+import { normalDraw, seededRandom } from "../../math/random";
 import {
   daysUntilGrownOut,
   findForecast,

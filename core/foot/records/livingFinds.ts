@@ -1,9 +1,9 @@
-import { seasonDays, type Hemisphere } from "../calendar/season";
-import type { IsoDate } from "../calendar/date";
-import { Z_CENTRAL_80, type Estimate } from "../math/statistics";
-import type { Limb } from "./limb";
-import type { WallPlace } from "./survey/walls";
-import type { FindKind } from "./wear";
+import { seasonDays, type Hemisphere } from "../../calendar/season";
+import type { IsoDate } from "../../calendar/date";
+import { Z_CENTRAL_80, type Estimate } from "../../math/statistics";
+import type { Limb } from "../limb";
+import type { WallPlace } from "../survey/walls";
+import type { FindKind } from "../wear";
 
 /** One find as one look has it: the record's own, in the parts that are needed here. */
 export interface FindThen {
