@@ -94,3 +94,21 @@ test("the map of a surveyed sole: its lines by the rule, in words, layers switch
   await page.getByRole("checkbox", { name: "Heels" }).uncheck();
   await expect(heels).toHaveCount(0);
 });
+
+test("what is told on arrival moves the window, a caution or a mark, and says so where it counts", async ({
+  page,
+}) => {
+  await openVisit(page, "arrive");
+  const tap = (group: string, word: string) =>
+    page.getByRole("group", { name: group }).getByRole("button", { name: word, exact: true }).click();
+  await tap("Metabolic illness", "known illness");
+  await tap("Drugs, as told", "pain relief");
+  const said = page.getByRole("list", { name: "From what was told on arrival" });
+  await expect(said).toContainText("the interval is a week shorter");
+  await expect(said).toContainText("is the vet’s, today");
+  await page.goto(`${VISIT}/watch?foot=LF`);
+  await expect(said).toContainText("On pain relief, as told");
+  await expect(said.getByRole("listitem")).toHaveCount(1);
+  await page.goto(`${VISIT}/sign-off`);
+  await expect(page.getByText("Cap 4 weeks.")).toContainText("Known metabolic illness");
+});

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { ARRIVAL_TAPS } from "../caution/arrival";
 import { RED_FLAG_NAMES } from "../caution/redFlags";
 import { GAITS, SURFACES } from "../gait/watching";
 import { STAGES } from "../constants/stages";
@@ -49,6 +50,17 @@ export const visitSchema = z.strictObject({
   soreFoot: limbField.optional(),
   /** How dry or wet the feet have stood; a wet foot reads larger than it is. */
   horn: z.enum(HORN_STATES).optional(),
+  /** What the owner told and the eye saw on arrival. */
+  arrival: z
+    .strictObject({
+      diet: z.enum(ARRIVAL_TAPS.diet).optional(),
+      metabolic: z.enum(ARRIVAL_TAPS.metabolic).optional(),
+      drugs: z.enum(ARRIVAL_TAPS.drugs).optional(),
+      fitness: z.enum(ARRIVAL_TAPS.fitness).optional(),
+      fatigue: z.enum(ARRIVAL_TAPS.fatigue).optional(),
+      journey: z.enum(ARRIVAL_TAPS.journey).optional(),
+    })
+    .optional(),
   /** Where and how the horse was watched. */
   surface: z.enum(SURFACES).optional(),
   gait: z.enum(GAITS).optional(),

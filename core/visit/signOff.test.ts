@@ -79,6 +79,14 @@ describe("signOff", () => {
     expect(signed([]).next).toMatchObject({ reason: "cap" });
   });
 
+  test("a known metabolic illness told on arrival takes a week off, and says so", () => {
+    const told = signed([], { ...visit, arrival: { metabolic: "known illness" } });
+    expect(told.capWeeks).toBe(signed([]).capWeeks - 1);
+    expect(told.next.day).toBe(signed([]).next.day - 7);
+    expect(told.window).toEqual(["Known metabolic illness: the interval is a week shorter."]);
+    expect(signed([]).window).toEqual([]);
+  });
+
   test("a signed visit keeps the day it was signed with", () => {
     const next = { due: "2027-01-04", windowStart: "2026-12-28", reason: "toe" as const, day: 42 };
     expect(signed(LF, { ...visit, status: "signed", next }).next).toEqual(next);

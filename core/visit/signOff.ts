@@ -1,4 +1,5 @@
 import { capWeeksOf, horseDue, horseOutlook } from "../cycle/horseDue";
+import { arrivalEffects, capAfterArrival } from "../caution/arrival";
 import { readAxis } from "../foot/axis";
 import { LIMBS, type Limb } from "../foot/limb";
 import type { FootValues, Measure } from "../foot/measures";
@@ -33,6 +34,8 @@ export interface SignedFoot {
 export interface SignOff {
   next: HorseDue;
   capWeeks: number;
+  /** What was told on arrival and moves the window. */
+  window: string[];
   /** "LF grows 1.9 mm a week (12 cycles)". */
   growth: string[];
   feet: SignedFoot[];
@@ -53,16 +56,19 @@ export function signOff(
   settings: Settings,
   wording: Wording,
 ): SignOff {
+  const capWeeks = capAfterArrival(capWeeksOf(horse, settings), visit.arrival);
+  const told = { ...horse, capWeeks };
   const outlooks = horseOutlook(
-    horse,
+    told,
     readings.filter(({ date }) => date <= visit.date),
     settings,
   );
   const noise = noiseOf(settings);
   return {
     next:
-      visit.status === "signed" && visit.next ? visit.next : horseDue(horse, visit.date, outlooks, settings),
-    capWeeks: capWeeksOf(horse, settings),
+      visit.status === "signed" && visit.next ? visit.next : horseDue(told, visit.date, outlooks, settings),
+    capWeeks,
+    window: arrivalEffects(visit.arrival).flatMap(({ moves, says }) => (moves === "window" ? [says] : [])),
     growth: outlooks.map(
       ({ growth, limb }) =>
         `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? `${growth.observations} cycles` : "general value"})`,

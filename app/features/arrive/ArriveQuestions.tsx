@@ -3,6 +3,8 @@ import { useWording } from "~app/ui/useWording";
 import { LIMBS } from "~core/foot/limb";
 import { footOrder } from "~core/foot/order";
 import { HORN_STATES } from "~core/foot/horn";
+import { ArrivalSays } from "~app/stage/ArrivalSays";
+import { ARRIVAL_LABELS, ARRIVAL_TAP_NAMES, ARRIVAL_TAPS } from "~core/caution/arrival";
 import { RedFlags } from "./RedFlags";
 import type { StageContext } from "~app/stage/stageContext";
 import { Choice } from "~app/stage/Choice";
@@ -28,6 +30,26 @@ export function ArriveQuestions({ visit }: StageContext) {
       {visit.horn === "wet" && (
         <p className="quiet">A wet, swollen foot reads larger than it is: today’s readings are marked so.</p>
       )}
+      {ARRIVAL_TAP_NAMES.map((tap) => (
+        <Choice<string>
+          key={tap}
+          label={ARRIVAL_LABELS[tap]}
+          options={ARRIVAL_TAPS[tap]}
+          usual={ARRIVAL_TAPS[tap][0]}
+          value={visit.arrival?.[tap]}
+          onChoose={(now) =>
+            void save({
+              table: "visits",
+              id: visit.id,
+              path: ["arrival", tap],
+              was: visit.arrival?.[tap],
+              now,
+              label: ARRIVAL_LABELS[tap].toLowerCase(),
+            })
+          }
+        />
+      ))}
+      <ArrivalSays arrival={visit.arrival} />
       <Choice
         label="A foot that hurts"
         options={LIMBS}

@@ -31,6 +31,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
     next,
     capWeeks,
     growth,
+    window,
     feet: rows,
     unmeasured,
   } = useMemo(
@@ -50,7 +51,8 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
           <b>{dueReason(next, file.horse, wording)}</b>
         </p>
         <p className="quiet">
-          Cap {capWeeks} weeks. {growth.join("; ")}.
+          Cap {capWeeks} weeks. {window.map((says) => `${says} `)}
+          {growth.join("; ")}.
         </p>
       </section>
       <table className="sign-table">

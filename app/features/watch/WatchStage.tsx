@@ -25,6 +25,7 @@ import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "~app/stage/NoteField";
 import { Onward } from "~app/stage/Onward";
 import type { StageContext } from "~app/stage/stageContext";
+import { ArrivalSays } from "~app/stage/ArrivalSays";
 import { Choice } from "~app/stage/Choice";
 import { LandingFigure, type Seen } from "./LandingFigure";
 import "~app/stage/watch.css";
@@ -93,6 +94,7 @@ export function WatchStage(context: StageContext) {
       </div>
       <section className="watch-moving" aria-label="Moving">
         <h2>Moving</h2>
+        <ArrivalSays arrival={visit.arrival} only="mark" />
         <div className="watch-figures">
           <LandingFigure
             limb={limb}
