@@ -20,7 +20,7 @@ const FLOORS = [
     geometry: [],
     schema: ["calendar"],
     repeatability: ["constants"],
-    instrument: ["constants"],
+    instrument: ["constants", "units"],
   },
   { foot: [] },
   { gait: [], balance: [] },

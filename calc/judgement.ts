@@ -47,7 +47,7 @@ export const highside = calculator({
 export const frog = calculator({
   about: "The frog against the heels' plane: the gap under this shoe, and where the rasp stops.",
   input: z.strictObject({
-    proud: z.number().min(-60).max(60).describe("mm past the heels' plane, + = proud"),
+    proud: z.number().min(-40).max(40).describe("mm past the heels' plane, + = proud"),
     thickness: z.number().min(0).max(60).describe("mm of shoe"),
     pad: z.number().min(0).max(60).optional().describe("mm, 0 unless given"),
     heelCut: z.number().min(0).max(80).optional().describe("mm, 0 unless given"),

@@ -5,7 +5,7 @@ import type { Records } from "~core/record/tables";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { makeDemoRound } from "~demo/generate";
-import { draftAt, draftsUnder, dropDraft, keepDraft, loadDrafts } from "./drafts";
+import { draftAt, draftsAt, draftsUnder, dropDraft, keepDraft, loadDrafts } from "./drafts";
 import { saveEdits, undoLast } from "./edits";
 import { restoreBackup } from "./files";
 import { putRecords, readRecords } from "./storeFiles";
@@ -123,10 +123,19 @@ describe("drafts", () => {
 
   test("a draft goes in the transaction that makes it a value, and stays when that fails", async () => {
     await keepDraft("d", "Briar");
-    await saveEdits([{ ...rename("", ""), path: ["massKg"], was: 520, now: 9 }], ["d"]);
+    await saveEdits([{ ...rename("", ""), path: ["massKg"], was: 520, now: 9 }], draftsAt("d"));
     expect(await session.db.drafts.count()).toBe(1);
-    await saveEdits([rename("Bramble", "Briar")], ["d"]);
+    await saveEdits([rename("Bramble", "Briar")], draftsAt("d"));
     expect([await session.db.drafts.count(), draftAt("d")]).toEqual([0, undefined]);
+  });
+
+  test("what is typed while the value before it is on its way to the store stays, here and for the next sitting", async () => {
+    await keepDraft("d", "Briar");
+    const saving = saveEdits([rename("Bramble", "Briar")], draftsAt("d"));
+    const typing = keepDraft("d", "Briarx");
+    await Promise.all([saving, typing]);
+    expect(draftAt("d")?.text).toBe("Briarx");
+    expect((await session.db.drafts.toArray()).map(({ text }) => text)).toEqual(["Briarx"]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { session, sittingLock, type Typed } from "./session";
+import { session, sittingLock, type TakenDraft, type Typed } from "./session";
 import { storageTrouble } from "./trouble";
 
 /** A draft's row: each tab has its own, so that two tabs typing at one place do not meet before one of them is done. */
@@ -18,9 +18,24 @@ export async function dropDraft(key: string): Promise<void> {
   await attempt(() => session.db.drafts.delete(rowKey(key)));
 }
 
-/** Takes drafts out of the store, inside the transaction that makes them values. */
-export const deleteDrafts = (keys: readonly string[]): Promise<void> =>
-  session.db.drafts.bulkDelete(keys.map(rowKey));
+/** What is typed at these places at this moment, to go with the change that makes it values. */
+export const draftsAt = (...keys: string[]): TakenDraft[] =>
+  keys.flatMap((key) => {
+    const typed = draftAt(key);
+    return typed ? [{ key, text: typed.text }] : [];
+  });
+
+/** Takes drafts out of the store, inside the transaction that makes them values; what was typed since stays. */
+export async function deleteDrafts(taken: readonly TakenDraft[]): Promise<void> {
+  const rows = await session.db.drafts.bulkGet(taken.map(({ key }) => rowKey(key)));
+  const still = rows.filter((row, at) => row?.text === taken[at]?.text);
+  await session.db.drafts.bulkDelete(still.flatMap((row) => (row ? [row.key] : [])));
+}
+
+/** Lets this tab go of drafts that became values; what was typed since stays. */
+export function letGoOfDrafts(taken: readonly TakenDraft[]): void {
+  for (const { key, text } of taken) if (draftAt(key)?.text === text) session.setTyped(key, undefined);
+}
 
 /**
  * Brings in the drafts at places that start so, left by a sitting that broke off; what this tab has typed stays, and

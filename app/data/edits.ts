@@ -1,8 +1,8 @@
 import { applyEdit, undoOf, type Edit } from "~core/record/edit";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { LINKS, TABLES, type TableName } from "~core/record/tables";
-import { deleteDrafts } from "./drafts";
-import { session, type Change, type Conflict } from "./session";
+import { deleteDrafts, letGoOfDrafts } from "./drafts";
+import { session, type Change, type Conflict, type TakenDraft } from "./session";
 import { EPOCH } from "./database";
 import { storageTrouble } from "./trouble";
 
@@ -27,7 +27,7 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
  * became these values go in the same transaction: at every moment the text is there as one or the other. What the store
  * refused before is sent again first; what it refuses now stays in the session, shown and exported.
  */
-export const saveEdits = (edits: readonly Edit[], drafts: readonly string[] = []): Promise<Saved> =>
+export const saveEdits = (edits: readonly Edit[], drafts: readonly TakenDraft[] = []): Promise<Saved> =>
   inTurn(async () => {
     const again = await sendRefused();
     const saved = await keepAfterRefused({ edits, drafts });
@@ -84,7 +84,7 @@ function withRefused(refused: readonly Change[], next: Change): Change[] {
   const before = refused[at];
   if (!before) return [...refused, next];
   const edits = next.edits.map((edit, index) => ({ ...edit, was: before.edits[index]?.was }));
-  return refused.with(at, { edits, drafts: [...new Set([...before.drafts, ...next.drafts])] });
+  return refused.with(at, { edits, drafts: [...before.drafts, ...next.drafts] });
 }
 
 /** Keeps a change, unless it builds on a place that is still refused: it would meet what the user never saw. */
@@ -130,7 +130,7 @@ async function keep({ edits, drafts }: Change): Promise<Saved> {
       .delete();
     await deleteDrafts(drafts);
   });
-  if (saved.kind === "saved") for (const key of drafts) session.setTyped(key, undefined);
+  if (saved.kind === "saved") letGoOfDrafts(drafts);
   return saved;
 }
 

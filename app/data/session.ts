@@ -14,7 +14,13 @@ const ROUND_KEY = "plumbline.round";
 /** Edits that belong together, and the drafts that became them. */
 export interface Change {
   edits: readonly Edit[];
-  drafts: readonly string[];
+  drafts: readonly TakenDraft[];
+}
+
+/** A draft as it was when it became a value: more may have been typed there since. */
+export interface TakenDraft {
+  key: string;
+  text: string;
 }
 
 /** Two tabs changed one place: what stands there now, and what this tab wanted. Nobody is overwritten. */

@@ -1,14 +1,15 @@
-import { arrivalEffects, type Arrival, type ArrivalEffect } from "~core/caution/arrival";
+import { arrivalEffects, type ArrivalEffect } from "~core/caution/arrival";
+import type { Visit } from "~core/record/visit";
 
 interface ArrivalSaysProps {
-  arrival: Arrival | undefined;
+  visit: Pick<Visit, "arrival" | "horn">;
   /** Only what moves this. */
   only?: ArrivalEffect["moves"];
 }
 
 /** What follows from what was told on arrival: for the window, as a caution, as a mark on what is read. */
-export function ArrivalSays({ arrival, only }: ArrivalSaysProps) {
-  const effects = arrivalEffects(arrival).filter(({ moves }) => !only || moves === only);
+export function ArrivalSays({ visit, only }: ArrivalSaysProps) {
+  const effects = arrivalEffects(visit.arrival, visit.horn).filter(({ moves }) => !only || moves === only);
   if (effects.length === 0) return null;
   return (
     <ul className="arrival-says" aria-label="From what was told on arrival">

@@ -1,5 +1,6 @@
 import type { HorseFile } from "~app/data/queries";
 import type { VisitFoot } from "~core/visit/visitFoot";
+import type { FootOutlook } from "~core/cycle/horseDue";
 import type { Limb } from "~core/foot/limb";
 import type { Visit } from "~core/record/visit";
 import type { Stage } from "~core/constants/stages";
@@ -16,7 +17,7 @@ export interface StageContext {
   /** The foot after this one in that order; none after the last. */
   nextFoot: Limb | undefined;
   feet: Record<Limb, VisitFoot>;
-  /** Toe growth of each foot, mm a day, as its own history says. */
-  growth: Partial<Record<Limb, number>>;
+  /** How each foot grows and drifts, as its own history says; worked out once for the horse's records. */
+  outlooks: Record<Limb, FootOutlook>;
   goTo: (place: { stage?: Stage; limb?: Limb }) => void;
 }

@@ -15,7 +15,7 @@ export function ConflictDialog() {
   const { edit, stored, change } = conflict;
   const say = (value: unknown): string => sayValue(edit.table, edit.path, value, wording);
   const leave = () => {
-    for (const key of change.drafts) void dropDraft(key);
+    for (const { key } of change.drafts) void dropDraft(key);
     session.askConflict(undefined);
     // What was kept together with it is not in question.
     const others = change.edits.filter((one) => one !== edit);

@@ -1,12 +1,13 @@
 import { useCallback, useMemo } from "react";
 import { useSubmit, type SubmitTarget } from "react-router";
 import type { Saved } from "~app/data/edits";
+import type { TakenDraft } from "~app/data/session";
 import type { Edit } from "~core/record/edit";
 import { noteWritten } from "./unread";
 
 /** What the edits route understands. */
 export type EditRequest =
-  | { kind: "save"; id: string; edits: readonly Edit[]; drafts: readonly string[] }
+  | { kind: "save"; id: string; edits: readonly Edit[]; drafts: readonly TakenDraft[] }
   | { kind: "undo" | "retry"; id: string };
 
 /** Who waits for the end of a request. */
@@ -41,7 +42,7 @@ export function useEdits() {
     [submit],
   );
   return useMemo(() => {
-    const saveWith = (edits: readonly Edit[], drafts: readonly string[] = [], flushSync = true) =>
+    const saveWith = (edits: readonly Edit[], drafts: readonly TakenDraft[] = [], flushSync = true) =>
       send({ kind: "save", id: crypto.randomUUID(), edits, drafts }, flushSync);
     return {
       /** Keeps changes that belong together. */

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState, useSyncExternalStore } from "react";
-import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
+import { draftAt, draftsAt, dropDraft, keepDraft } from "~app/data/drafts";
 import { session } from "~app/data/session";
 import { sameValue, type Edit } from "~core/record/edit";
 import type { Issue, Result } from "~core/result";
@@ -83,11 +83,11 @@ export function useFields<Name extends string, T>(fields: Record<Name, Field<T>>
       if (first && !sameValue(was, field.stored)) {
         // Another tab has changed it since the typing began. An edit may be larger than the field: what it starts from.
         const stored = sameValue(first.was, was) ? field.stored : first.was;
-        session.askConflict({ edit: first, stored, change: { edits, drafts: [field.draftKey] } });
+        session.askConflict({ edit: first, stored, change: { edits, drafts: draftsAt(field.draftKey) } });
         return true;
       }
       // The overlay shows the value from here on; the draft stays in the store until both change places in it.
-      void saveWith(edits, [field.draftKey], flushSync);
+      void saveWith(edits, draftsAt(field.draftKey), flushSync);
       session.setTyped(field.draftKey, undefined);
       return true;
     },

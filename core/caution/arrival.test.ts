@@ -7,14 +7,19 @@ test("what is as it should be moves nothing; nothing asked moves nothing", () =>
   expect(arrivalEffects(usual)).toEqual([]);
 });
 
-test("every other tap but restricted feed moves a window, a caution or a mark, and says so", () => {
+test("every other tap moves a window, a caution or a mark, and says so", () => {
   for (const tap of ARRIVAL_TAP_NAMES)
     for (const value of ARRIVAL_TAPS[tap].slice(1)) {
-      if (value === "restricted") continue;
       const [effect] = arrivalEffects({ [tap]: value } as Arrival);
       expect([tap, effect?.tap]).toEqual([tap, tap]);
       expect(effect?.says).toMatch(/\.$/);
     }
+});
+
+test("horn that stood wet marks the readings, dry horn is a caution, ordinary horn nothing", () => {
+  expect(arrivalEffects({}, "wet")).toMatchObject([{ tap: "horn", moves: "mark" }]);
+  expect(arrivalEffects({}, "dry")).toMatchObject([{ tap: "horn", moves: "caution" }]);
+  expect(arrivalEffects({}, "ordinary")).toEqual([]);
 });
 
 test("a known metabolic illness takes a week off the interval, never below two", () => {

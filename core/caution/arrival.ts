@@ -1,3 +1,5 @@
+import type { HornState } from "../foot/horn";
+
 /** What the owner tells and the eye sees on arrival, each a tap. */
 export const ARRIVAL_TAPS = {
   diet: ["as before", "richer", "restricted"],
@@ -24,7 +26,7 @@ export type Arrival = { [Tap in ArrivalTap]?: (typeof ARRIVAL_TAPS)[Tap][number]
 
 /** What a tap moves: the window, a caution that stands at the visit, or a mark on what is watched and read. */
 export interface ArrivalEffect {
-  tap: ArrivalTap;
+  tap: ArrivalTap | "horn";
   moves: "window" | "caution" | "mark";
   says: string;
 }
@@ -34,16 +36,30 @@ const METABOLIC_WEEKS = 1;
 /** No interval is shortened under this. */
 const LEAST_WEEKS = 2;
 
-/** Everything that follows from the taps of an arrival, in the order in which they are asked. */
-export function arrivalEffects(arrival: Arrival = {}): ArrivalEffect[] {
+/** Everything that follows from the taps of an arrival, how dry the feet have stood first, then as they are asked. */
+export function arrivalEffects(arrival: Arrival = {}, horn?: HornState): ArrivalEffect[] {
   const effects: ArrivalEffect[] = [];
-  const put = (tap: ArrivalTap, moves: ArrivalEffect["moves"], says: string) =>
+  const put = (tap: ArrivalEffect["tap"], moves: ArrivalEffect["moves"], says: string) =>
     effects.push({ tap, moves, says });
+  if (horn === "wet")
+    put("horn", "mark", "A wet, swollen foot reads larger than it is: today’s readings are marked so.");
+  if (horn === "dry")
+    put(
+      "horn",
+      "caution",
+      "Dry horn splits: finer nails, pitched with care; look at every old crack; keep to the date.",
+    );
   if (arrival.diet === "richer")
     put(
       "diet",
       "caution",
       "Richer feed: feel pulse and warmth of every foot; look at the white line and the newest ring. Doubt is the vet’s.",
+    );
+  if (arrival.diet === "restricted")
+    put(
+      "diet",
+      "caution",
+      "Restricted feed: ask why; if for its weight or its feet, feel pulse and warmth. Horn grows slower on it.",
     );
   if (arrival.metabolic === "known illness") {
     put("metabolic", "window", "Known metabolic illness: the interval is a week shorter.");

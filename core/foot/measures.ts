@@ -21,6 +21,10 @@ export type Source = (typeof SOURCES)[number];
 /** Those that a hand may choose for a number it has typed. */
 export const HAND_SOURCES = ["gauge", "calliper", "rule", "photo", "estimate"] as const satisfies Source[];
 
+/** True for what a tool held to the horse gave: it outranks a picture. */
+export const isByHand = (measured: { source: Source } | undefined): boolean =>
+  measured !== undefined && ["gauge", "calliper", "rule"].includes(measured.source);
+
 export interface Measured {
   value: number;
   source: Source;

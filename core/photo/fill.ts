@@ -1,6 +1,6 @@
 import { sideOfMark } from "../foot/survey/marks";
 import type { Measured, RearValues, SideValues, Source, FootValues } from "../foot/measures";
-import { SIDE_MEASURES } from "../foot/measures";
+import { isByHand, SIDE_MEASURES } from "../foot/measures";
 import { recordOfMarks } from "../foot/records/keptSurvey";
 import type { Limb } from "../foot/limb";
 import type { SolarFrame } from "../foot/survey/frame";
@@ -44,10 +44,6 @@ export interface PhotoReading {
 /** How exactly a hand places a mark on a picture, mm. Assumption, until the hand's own repeatability is known. */
 export const HAND_SD_MM = 1;
 
-/** A gauge or calliper held to the horse outranks the picture. */
-const outranks = (measured: Measured | undefined): boolean =>
-  measured?.source === "gauge" || measured?.source === "calliper" || measured?.source === "rule";
-
 const tidy = (value: number): number => Math.round(value * 100) / 100 + 0;
 
 /**
@@ -65,7 +61,7 @@ export function fillFromPhoto(
     into: Values,
     name: keyof Values & string,
     value: number,
-  ): Values => (outranks(into[name]) ? into : { ...into, [name]: { value: tidy(value), source } });
+  ): Values => (isByHand(into[name]) ? into : { ...into, [name]: { value: tidy(value), source } });
   if (photo.view === "sole") {
     const found = readSolePhoto(photo, limb, HAND_SD_MM, knownK);
     if (!found.ok) return found;
@@ -78,8 +74,8 @@ export function fillFromPhoto(
       const kept = sole[mark];
       sole[mark] = {
         ...read,
-        ...(outranks(kept?.x) && { x: kept?.x }),
-        ...(outranks(kept?.y) && { y: kept?.y }),
+        ...(isByHand(kept?.x) && { x: kept?.x }),
+        ...(isByHand(kept?.y) && { y: kept?.y }),
       };
     }
     const values = survey.width === undefined ? now.values : put(now.values, "width", survey.width);

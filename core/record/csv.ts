@@ -1,6 +1,16 @@
 import Papa from "papaparse";
-import { MEASURES } from "../foot/measures";
+import { HEIGHT_MEASURES, MEASURES, REAR_MEASURES, SIDE_MEASURES, type Measured } from "../foot/measures";
 import type { Records } from "./tables";
+
+/** Every measure that has a source, and where a reading keeps it. */
+const SOURCED = [
+  ...MEASURES.map((name) => ["values", name] as const),
+  ...SIDE_MEASURES.map((name) => ["side", name] as const),
+  ...REAR_MEASURES.map((name) => ["rear", name] as const),
+  ...HEIGHT_MEASURES.map((name) => ["heights", name] as const),
+];
+/** Those that have none, mm. */
+const DEPTHS = ["sulcusDepthMm", "chalkMm", "frogProudMm"] as const;
 
 /**
  * Every reading as one row of a CSV: day, yard, horse, limb, moment, then each measure (mm, degrees) with its source.
@@ -20,10 +30,12 @@ export function readingsCsv(records: Pick<Records, "yards" | "horses" | "reading
         limb: reading.limb,
         moment: reading.moment,
       };
-      for (const measure of MEASURES) {
-        row[measure] = reading.values[measure]?.value ?? "";
-        row[`${measure}Source`] = reading.values[measure]?.source ?? "";
+      for (const [group, name] of SOURCED) {
+        const measured = (reading[group] as Partial<Record<string, Measured>> | undefined)?.[name];
+        row[name] = measured?.value ?? "";
+        row[`${name}Source`] = measured?.source ?? "";
       }
+      for (const depth of DEPTHS) row[depth] = reading[depth] ?? "";
       return row;
     });
   const columns = [
@@ -32,7 +44,8 @@ export function readingsCsv(records: Pick<Records, "yards" | "horses" | "reading
     "horse",
     "limb",
     "moment",
-    ...MEASURES.flatMap((name) => [name, `${name}Source`]),
+    ...SOURCED.flatMap(([, name]) => [name, `${name}Source`]),
+    ...DEPTHS,
   ];
   return `${Papa.unparse({ fields: columns, data: rows }, { escapeFormulae: true })}\r\n`;
 }

@@ -67,6 +67,11 @@ export const MIGRATIONS: readonly Migration[] = [
       }),
     },
   },
+  {
+    // Read true: heights, chalk and frog of a reading, places of finds, horn taps, what was told on arrival; all new.
+    to: 7,
+    tables: {},
+  },
 ];
 
 /** The version of the records that this build reads and writes. */

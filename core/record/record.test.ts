@@ -123,6 +123,23 @@ describe("files", () => {
     });
   });
 
+  test("what was taken by hand stands in the CSV as the fast lane does", () => {
+    const made = records();
+    const [reading] = made.readings;
+    if (!reading) throw new Error("the fixture has a reading");
+    reading.side = { heelAngle: { value: 42, source: "gauge" } };
+    reading.heights = { wallToeQuarterMedial: { value: 80, source: "rule" } };
+    reading.frogProudMm = -3;
+    const { data } = Papa.parse<Record<string, string>>(readingsCsv(made), { header: true });
+    expect(data[0]).toMatchObject({
+      heelAngle: "42",
+      heelAngleSource: "gauge",
+      wallToeQuarterMedial: "80",
+      wallToeQuarterMedialSource: "rule",
+      frogProudMm: "-3",
+    });
+  });
+
   test("a name that a spreadsheet would run as a formula is escaped", () => {
     const made = records();
     made.horses[0]!.name = "=HYPERLINK(1)";

@@ -194,6 +194,7 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
   ).map((kind): [string, Made, Made] => [`found-${kind.replace(" ", "-")}`, find(kind), find("bruise")]),
   ["found-bruise", find("bruise"), find("crack")],
   ["heel-horn", seen({ heelHorn: { medial: "crushed" } }), seen({ heelHorn: { medial: "strong" } })],
+  ["tubules-out", seen({ tubules: { medial: "bent out" } }), seen({ tubules: { medial: "run forward" } })],
   [
     "tubules-forward",
     seen({ tubules: { lateral: "run forward" } }),

@@ -7,6 +7,7 @@ import {
   type WitnessName,
 } from "../foot/highSide";
 import type { Side } from "../foot/limb";
+import { presentFinds, sideOfFind } from "../foot/records/look";
 import { wornSide } from "../foot/wear";
 import { landingOf } from "../gait/watching";
 import { pushedUpSide } from "../gait/movementRules";
@@ -103,11 +104,10 @@ export function highSideOfFoot(facts: VisitFacts): HighSideOfFoot {
       side: other(wide),
     });
   }
-  for (const find of Object.values(look?.finds ?? {}))
-    if (find.kind === "crack" && !find.gone && Math.abs(find.at[0]) > CRACK_ASIDE_MM) {
-      const side: Side = find.at[0] > 0 ? "lateral" : "medial";
-      signs.push({ name: "Crack", says: `on the ${side} side: it carries more`, side });
-    }
+  for (const [, find] of presentFinds(look)) {
+    const side = find.kind === "crack" ? sideOfFind(find) : undefined;
+    if (side) signs.push({ name: "Crack", says: `on the ${side} side: it carries more`, side });
+  }
   return {
     verdict,
     high: verdict && sideThatIsHigh(verdict),
@@ -116,6 +116,3 @@ export function highSideOfFoot(facts: VisitFacts): HighSideOfFoot {
     settle: wouldSettle(verdict),
   };
 }
-
-/** A crack nearer the midline than this is the toe's, mm on a foot of size 1. */
-const CRACK_ASIDE_MM = 20;

@@ -1,6 +1,12 @@
 import { daysBetween, type IsoDate } from "../calendar/date";
 import type { FootOutlook } from "../cycle/horseDue";
-import { findForecast, livingFinds, type FindForecast, type LivingFind } from "../foot/records/livingFinds";
+import {
+  daysUntilGrownOut,
+  findForecast,
+  livingFinds,
+  type FindForecast,
+  type LivingFind,
+} from "../foot/records/livingFinds";
 import type { Find, Look } from "../foot/records/look";
 import type { Limb } from "../foot/limb";
 import { WALL_PLACE_NAMES } from "../foot/survey/walls";
@@ -13,10 +19,14 @@ import { sdOfSmallestChange, type Noise } from "../repeatability/repeatability";
 export interface AwaitedFind extends LivingFind<Find> {
   limb: Limb;
   forecast: FindForecast | undefined;
+  /** Until growth has taken it to the ground, days of an even season. */
+  daysLeft: number | undefined;
 }
 
 interface AwaitedContext {
   day: IsoDate;
+  /** The visit at which they are looked for: what it has found itself does not count. */
+  visitId?: string;
   outlook: Pick<FootOutlook, "growth"> | undefined;
   hemisphere: Hemisphere;
   toeLengthMm: number;
@@ -25,23 +35,26 @@ interface AwaitedContext {
 
 /** The finds of one foot that a visit has to look for, from the looks before it. */
 export function awaitedFinds(looks: readonly Look[], limb: Limb, context: AwaitedContext): AwaitedFind[] {
-  const { day, outlook, hemisphere, toeLengthMm, noise } = context;
-  return livingFinds(looks, limb).map((find) => ({
-    ...find,
-    limb,
-    forecast:
-      outlook &&
-      findForecast(
-        find,
-        day,
-        { ...outlook.growth, hemisphere },
-        toeLengthMm,
-        sdOfSmallestChange(noise.lengthMm),
-      ),
-  }));
+  const { day, visitId, outlook, hemisphere, toeLengthMm, noise } = context;
+  const before = looks.filter((look) => look.visitId !== visitId && look.date <= day);
+  return livingFinds(before, limb).map((find) => {
+    const growing = outlook && { ...outlook.growth, hemisphere };
+    const forecast =
+      growing && findForecast(find, day, growing, toeLengthMm, sdOfSmallestChange(noise.lengthMm));
+    const { wall } = find.latest;
+    return {
+      ...find,
+      limb,
+      forecast,
+      daysLeft:
+        forecast && wall && !forecast.grownOut
+          ? daysUntilGrownOut(forecast, wall, growing, toeLengthMm)
+          : undefined,
+    };
+  });
 }
 
-/** "Crack, quarter, outside, for 6 weeks. Was 12 mm below the hairline, about 21 mm today (18 to 24)." */
+/** "Crack, quarter, outside, for 6 weeks. Was 12 mm below the hairline, about 21 mm today (18 to 24). Grown out in about 24 weeks." */
 export function awaitedInWords(find: AwaitedFind, day: IsoDate, wording: Wording): string {
   const { latest, forecast, since } = find;
   const place = latest.wall && `, ${wording.inOwnWords(WALL_PLACE_NAMES[latest.wall]).toLowerCase()}`;
@@ -52,5 +65,5 @@ export function awaitedInWords(find: AwaitedFind, day: IsoDate, wording: Wording
   const was = `Was ${wording.length(latest.belowMm)} below the hairline`;
   if (forecast.grownOut) return `${head} ${was}: by growth it has reached the ground.`;
   const [least, most] = forecast.between;
-  return `${head} ${was}, about ${wording.length(forecast.below.mean)} today (${wording.length(least)} to ${wording.length(most)}).`;
+  return `${head} ${was}, about ${wording.length(forecast.below.mean)} today (${wording.length(least)} to ${wording.length(most)}).${find.daysLeft === undefined ? "" : ` Grown out in about ${Math.max(1, Math.round(find.daysLeft / 7))} weeks.`}`;
 }

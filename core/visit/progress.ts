@@ -11,7 +11,10 @@ const watched = ({ watching }: VisitFoot): boolean => {
   return said || Object.keys({ ...deviation, ...hairline }).length > 0;
 };
 
-const looked = ({ look }: VisitFoot): boolean => Object.keys({ ...look?.wear, ...look?.finds }).length > 0;
+const looked = ({ look }: VisitFoot): boolean =>
+  look !== undefined &&
+  (look.cleft !== undefined ||
+    [look.wear, look.finds, look.tubules, look.heelHorn].some((part) => Object.keys(part ?? {}).length > 0));
 
 const surveyed = ({ reading }: VisitFoot): boolean =>
   Object.keys({ ...reading.before?.sole, ...reading.before?.walls }).length > 0;

@@ -3,8 +3,9 @@ import { landingOf } from "../gait/watching";
 import type { VisitFoot } from "./visitFoot";
 import type { VisitFacts } from "./findings";
 import { footFacts } from "./footFacts";
-import { pairOf, SIDES, type Limb, type Side } from "../foot/limb";
+import { pairOf, SIDES, type Limb } from "../foot/limb";
 import type { BoundOverrides } from "../foot/survey/ratios";
+import { presentFinds, sideOfFind, type Find } from "../foot/records/look";
 import { wornSide } from "../foot/wear";
 import { isShod, type Horse } from "../record/horse";
 import type { Settings } from "../record/settings";
@@ -64,12 +65,11 @@ export function shoeFactsOf(
 ): ShoeFacts {
   const { limb } = facts;
   const life = horse.life ?? NO_LIFE;
-  const finds = Object.values(foot.look?.finds ?? {}).filter(({ gone }) => !gone);
+  const finds = presentFinds(foot.look).map(([, find]) => find);
   const has = (kind: (typeof finds)[number]["kind"]) => finds.some((one) => one.kind === kind);
-  const sideOf = ([x]: readonly [number, number]): Side => (x > 0 ? "lateral" : "medial");
-  const crack = finds.find(
-    ({ kind, at: [x, y] }) => kind === "crack" && y > QUARTER_Y[0] && y < QUARTER_Y[1] && Math.abs(x) > 20,
-  );
+  const inQuarter = ({ wall, at: [, y] }: Find): boolean =>
+    wall ? wall.startsWith("quarter") : y > QUARTER_Y[0] && y < QUARTER_Y[1];
+  const crack = finds.find((find) => find.kind === "crack" && inQuarter(find) && sideOfFind(find));
   const off =
     facts.side.heelAngle === undefined || facts.measures.dorsalAngle === undefined
       ? 0
@@ -89,11 +89,16 @@ export function shoeFactsOf(
     keptBare: !isShod(horse, limb),
     landsOn: watching?.lands && landingOf(watching.lands).side,
     wornOn: foot.look && wornSide(foot.look.wear),
-    crushed: finds.filter(({ kind }) => kind === "crushed heel").map(({ at }) => sideOf(at)),
+    crushed: [
+      ...new Set([
+        ...finds.flatMap((find) => (find.kind === "crushed heel" ? (sideOfFind(find) ?? []) : [])),
+        ...SIDES.filter((side) => foot.look?.heelHorn?.[side] === "crushed"),
+      ]),
+    ],
     lowHeels: off > 5,
     bigFrog: has("stretched frog") || (facts.survey.frogWidthRatio ?? 0) >= BIG_FROG,
     slopingPastern: pastern !== undefined && pastern < SLOPING_DEG,
-    crackAt: crack && sideOf(crack.at),
+    crackAt: crack && sideOfFind(crack),
     thinSole: facts.sulcusDepthMm !== undefined && facts.sulcusDepthMm < THIN_SULCUS_MM,
     poorWall: has("cavity"),
     whiteLineSeparated: has("white line"),

@@ -27,9 +27,6 @@ export function ArriveQuestions({ visit }: StageContext) {
         value={visit.horn}
         onChoose={(now) => set("horn", now)}
       />
-      {visit.horn === "wet" && (
-        <p className="quiet">A wet, swollen foot reads larger than it is: today’s readings are marked so.</p>
-      )}
       {ARRIVAL_TAP_NAMES.map((tap) => (
         <Choice<string>
           key={tap}
@@ -49,7 +46,7 @@ export function ArriveQuestions({ visit }: StageContext) {
           }
         />
       ))}
-      <ArrivalSays arrival={visit.arrival} />
+      <ArrivalSays visit={visit} />
       <Choice
         label="A foot that hurts"
         options={LIMBS}

@@ -24,6 +24,7 @@ export function ArriveStage(context: StageContext) {
   );
   const known = file.readings.filter((reading) => reading.visitId !== visit.id && reading.date <= visit.date);
   const wording = useWording();
+  const outlooks = horseOutlook(file.horse, known, file.settings);
   const taken = last && lastCuts(file, last.id, wording);
   return (
     <div className="arrive">
@@ -59,13 +60,7 @@ export function ArriveStage(context: StageContext) {
             </>
           )}
         </dl>
-        <LivingFinds
-          file={{
-            ...file,
-            looks: file.looks.filter((look) => look.visitId !== visit.id && look.date <= visit.date),
-          }}
-          day={visit.date}
-        />
+        <LivingFinds file={file} outlooks={outlooks} day={visit.date} visitId={visit.id} />
         {visit.status === "planned" ? (
           <StartPanel {...context} />
         ) : (
@@ -96,7 +91,7 @@ export function ArriveStage(context: StageContext) {
         <FootBoard
           horse={file.horse}
           records={{ ...file, readings: known }}
-          outlooks={horseOutlook(file.horse, known, file.settings)}
+          outlooks={outlooks}
           last={last}
         />
       </div>

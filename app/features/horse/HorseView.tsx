@@ -99,7 +99,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           ) : (
             <p className="quiet">No visit signed yet: the first one sets the due date.</p>
           )}
-          <LivingFinds file={file} day={today} />
+          <LivingFinds file={file} outlooks={outlooks} day={today} />
         </section>
         {last?.next && cycle && !horse.left && (
           <Wait

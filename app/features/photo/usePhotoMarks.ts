@@ -14,6 +14,7 @@ import { footPlace } from "~core/record/footRecords";
 import type { Photo } from "~core/photo/photoRecord";
 import type { Result } from "~core/result";
 import type { StageContext } from "~app/stage/stageContext";
+import { draftsAt } from "~app/data/drafts";
 import { useDraftText } from "~app/ui/useField";
 import { readScaleLength } from "./scaleLength";
 import { useHandle } from "~app/ui/useHandle";
@@ -88,7 +89,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
           label,
         ),
       );
-    const drafts = typedMm !== undefined && scaleOf(now) ? [scaleDraft] : [];
+    const drafts = typedMm !== undefined && scaleOf(now) ? draftsAt(scaleDraft) : [];
     return edits.length > 0 ? saveWith(edits, drafts, flushSync) : undefined;
   });
   const read = (marked: Marked): Result<PhotoReading> | undefined => {

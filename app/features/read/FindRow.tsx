@@ -21,7 +21,8 @@ interface FindRowProps {
   before: AwaitedFind | undefined;
   toeLengthMm: number;
   smallestChangeMm: number;
-  edit: (path: readonly string[], now: unknown, label: string) => Edit;
+  /** `was` is what stood there when the typing began. */
+  edit: (path: readonly string[], now: unknown, label: string, ...was: [unknown?]) => Edit;
 }
 
 /** One find of today: where, how far down, how long, and what became of it since it was looked at last. */
@@ -51,8 +52,8 @@ export function FindRow(props: FindRowProps) {
               read.value,
             );
       }}
-      edit={(_, now) =>
-        edit(["finds", id, key], now, `${FIND_KINDS[find.kind].toLowerCase()}, ${label.toLowerCase()}`)
+      edit={(was, now) =>
+        edit(["finds", id, key], now, `${FIND_KINDS[find.kind].toLowerCase()}, ${label.toLowerCase()}`, was)
       }
     />
   );
@@ -97,7 +98,7 @@ export function FindRow(props: FindRowProps) {
         draftKey={draftKey}
         stored={find.note}
         label={`Note on ${FIND_KINDS[find.kind].toLowerCase()}`}
-        edit={(was, now) => ({ ...edit(["finds", id, "note"], now, "note"), was })}
+        edit={(was, now) => edit(["finds", id, "note"], now, "note", was)}
       />
     </li>
   );

@@ -8,9 +8,8 @@ import { useWording } from "~app/ui/useWording";
 import { cautionsAt } from "~core/caution/cautions";
 import { flagOfFind } from "~core/caution/redFlags";
 import { Fractions } from "~app/ui/Fractions";
-import { horseOutlook } from "~core/cycle/horseDue";
 import { isOnFoot } from "~core/foot/parametric/outline";
-import type { Find } from "~core/foot/records/look";
+import { presentFinds, type Find } from "~core/foot/records/look";
 import { noiseOf } from "~core/foot/records/pairs";
 import { awaitedFinds, awaitedInWords, type AwaitedFind } from "~core/visit/livingFindWords";
 import { footToday } from "~core/visit/feetOfHorse";
@@ -40,7 +39,7 @@ import "./read.css";
 
 /** Pull and read: the wear of the old shoe painted, and what was found placed on the sole. */
 export function ReadStage(context: StageContext) {
-  const { visit, file, limb, feet } = context;
+  const { visit, file, limb, feet, outlooks } = context;
   const wording = useWording();
   const { save } = useEdits();
   const [brush, setBrush] = useState<(typeof WEAR_STATES)[number]>("thin");
@@ -50,24 +49,27 @@ export function ReadStage(context: StageContext) {
   const blank = footPlace("looks", visit, limb, "before");
   const wear = foot.look?.wear ?? {};
   const today = foot.look?.finds ?? {};
-  const finds = Object.entries(today).filter(([, find]) => !find.gone);
+  const finds = presentFinds(foot.look);
   const noise = noiseOf(file.settings);
   const { foot: drawn } = footToday(file.horse, limb, foot.values.before, foot.last);
   const k = sizeFactor(drawn);
-  const awaited = awaitedFinds(
-    file.looks.filter((look) => look.visitId !== visit.id && look.date <= visit.date),
-    limb,
-    {
-      day: visit.date,
-      outlook: horseOutlook(file.horse, file.readings, file.settings).find((one) => one.limb === limb),
-      hemisphere: file.settings.hemisphere,
-      toeLengthMm: drawn.toeLengthMm,
-      noise,
-    },
-  );
+  const awaited = awaitedFinds(file.looks, limb, {
+    day: visit.date,
+    visitId: visit.id,
+    outlook: outlooks[limb],
+    hemisphere: file.settings.hemisphere,
+    toeLengthMm: drawn.toeLengthMm,
+    noise,
+  });
   const toSee = awaited.filter(({ id }) => !(id in today));
-  const edit = (path: readonly string[], now: unknown, label: string) =>
-    footEdit(blank, "looks", foot.look, { path, now, label: `${wording.limb(limb)} ${label}` });
+  /** `was` is what stood there when the typing began; without it, what stands there now. */
+  const edit = (path: readonly string[], now: unknown, label: string, ...was: [unknown?]) =>
+    footEdit(blank, "looks", foot.look, {
+      path,
+      now,
+      label: `${wording.limb(limb)} ${label}`,
+      ...(was.length > 0 && { was: was[0] }),
+    });
   const paint = (sector: WearSector) =>
     void save(edit(["wear", sector], wear[sector] === brush ? undefined : brush, "wear"));
   const putFind = (at: readonly [number, number]) => {
@@ -264,5 +266,10 @@ export function ReadStage(context: StageContext) {
   );
 }
 
-/** The find as it is carried over: where it is and how long is measured anew. */
-const seenAgain = ({ latest: { belowMm: _, lengthMm: __, ...find } }: AwaitedFind): Find => find;
+/** The find as it is carried over: where it lies; how far down and how long is measured anew. */
+const seenAgain = ({ latest: { kind, at, note, wall } }: AwaitedFind): Find => ({
+  kind,
+  at,
+  note,
+  ...(wall && { wall }),
+});

@@ -94,7 +94,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
       wording,
       bounds: settings.bounds as BoundOverrides,
       lastVisit: lastSigned(file.visits, visit),
-      growthPerDay: context.growth[limb],
+      growthPerDay: context.outlooks[limb].growth.perDay,
     },
     lane.values,
   );
@@ -199,29 +199,31 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
     <div
       className="bench"
       data-way={way}
-      data-again={lane.measuringAgain || calliper.measuringAgain ? "true" : undefined}
+      data-again={lane.measuringAgain || calliper.measuringAgain || hand.measuringAgain ? "true" : undefined}
     >
       <div className="bench-head">
         <WayTabs way={way} />
-        {(way === "lane" || way === "calliper") && (
+        {(way === "lane" || way === "hand" || way === "calliper") && (
           <Instruments
-            standInLine={() => {
-              const truth = standInFoot(baseFoot(file.horse, limb, foot.last), 8);
-              if (way === "lane")
-                return standInLine(
-                  MEASURE_FACTS[lane.active].kind,
-                  trueMeasure(truth, lane.active),
-                  Math.random,
-                );
-              const length = CALLIPER_LENGTHS.find(({ id }) => id === calliper.active);
-              return length && standInLine("length", trueLength(truth, length), Math.random);
-            }}
+            standInLine={
+              way === "hand"
+                ? undefined
+                : () => {
+                    const truth = standInFoot(baseFoot(file.horse, limb, foot.last), 8);
+                    if (way === "lane")
+                      return standInLine(
+                        MEASURE_FACTS[lane.active].kind,
+                        trueMeasure(truth, lane.active),
+                        Math.random,
+                      );
+                    const length = CALLIPER_LENGTHS.find(({ id }) => id === calliper.active);
+                    return length && standInLine("length", trueLength(truth, length), Math.random);
+                  }
+            }
             onReading={({ kind, value }, source) =>
               way === "lane"
                 ? lane.take(kind, value, source)
-                : kind === "length"
-                  ? calliper.take(value, source)
-                  : undefined
+                : (way === "hand" ? hand : calliper).take(kind, value, source)
             }
           />
         )}
@@ -246,8 +248,8 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
         tables={<FootTables facts={facts} />}
       />
       {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}
-      {way === "hand" && hand.handView({ picture: sidePicture, onEnd })}
-      {way === "calliper" && calliper.calliperView({ picture: solePicture, onEnd })}
+      {way === "hand" && hand.laneView({ picture: sidePicture, onEnd })}
+      {way === "calliper" && calliper.laneView({ picture: solePicture, onEnd })}
       {way === "marks" && (
         <MarksEntry
           sole={sole}

@@ -11,8 +11,8 @@ interface SerialPort {
 const serial = (navigator as { serial?: { requestPort: () => Promise<SerialPort> } }).serial;
 
 interface InstrumentsProps {
-  /** The line that the stand-in sends for what is measured next. */
-  standInLine: () => string | undefined;
+  /** The line that the stand-in sends for what is measured next; none where it has nothing to be held to. */
+  standInLine: (() => string | undefined) | undefined;
   /** Takes a reading; answers which measure it went to. */
   onReading: (reading: InstrumentReading, source: "simulated" | "gauge" | "calliper") => string | undefined;
 }
@@ -55,16 +55,18 @@ export function Instruments({ standInLine, onReading }: InstrumentsProps) {
   };
   return (
     <div className="instruments" role="group" aria-label="Instruments">
-      <button
-        type="button"
-        className="text-button"
-        onClick={() => {
-          const line = standInLine();
-          if (line) receive(line, true);
-        }}
-      >
-        Simulated reading
-      </button>
+      {standInLine && (
+        <button
+          type="button"
+          className="text-button"
+          onClick={() => {
+            const line = standInLine();
+            if (line) receive(line, true);
+          }}
+        >
+          Simulated reading
+        </button>
+      )}
       {serial && (
         <button type="button" className="text-button" disabled={connected} onClick={() => void connect()}>
           {connected ? "Instrument connected" : "Connect an instrument"}

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { draftsAt } from "~app/data/drafts";
 import { useDraftText } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
@@ -65,7 +66,7 @@ export function MeasureAgain({
     const again = typed();
     if (again === undefined || again === false) return;
     const edit = pairEdit(settings, [{ date, measure, a: first, b: again }], `${name}, again`);
-    void saveWith([edit], [draftKey]);
+    void saveWith([edit], draftsAt(draftKey));
     const apart = `${show(Math.abs(again - first))}${kind === "angle" ? "°" : ` ${wording.unit}`} apart`;
     onDone(`${name}: ${apart}. ${pairsSaid(edit.now, kind, pairsOf(edit.now, kind).length)}`);
   };

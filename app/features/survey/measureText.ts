@@ -1,8 +1,7 @@
 import { checkMeasure, MEASURE_FACTS, type Measure, type Measured, type Source } from "~core/foot/measures";
-import { isInstrumentLine, readInstrumentLine } from "~core/instrument/line";
-import { fail, ok, type Result } from "~core/result";
-import { parseAngle } from "~core/units/angle";
-import { parseLength } from "~core/units/length";
+import { isInstrumentLine } from "~core/instrument/line";
+import { typedNumber } from "~core/instrument/typedNumber";
+import { ok, type Result } from "~core/result";
 import { lengthInField, type Wording } from "~core/foot/wording";
 
 /** A measure as it stands in its field: the number alone, in the user's unit. */
@@ -20,20 +19,13 @@ export function readMeasured(
 ): Result<Measured | undefined> {
   if (text.trim() === "") return ok(undefined);
   const { kind, usualSource } = MEASURE_FACTS[measure];
-  if (isInstrumentLine(text)) {
-    const line = readInstrumentLine(text);
-    if (!line.ok) return line;
-    if (line.value.kind !== kind)
-      return fail(
-        "wrong-unit",
-        measure,
-        `This is ${kind === "angle" ? "an angle: use the gauge" : "a length: use the calliper"}.`,
-      );
-    const taken = checkMeasure(measure, line.value.value);
-    return taken.ok ? ok({ value: taken.value, source: usualSource }) : taken;
-  }
-  const read = kind === "angle" ? parseAngle(text) : parseLength(text, wording.unit);
+  const read = typedNumber(kind, text, wording.unit);
   if (!read.ok) return read;
   const checked = checkMeasure(measure, read.value);
-  return checked.ok ? ok({ value: checked.value, source: source ?? usualSource }) : checked;
+  if (!checked.ok) return checked;
+  // What an instrument typed is its own, whatever the value before it was taken with.
+  return ok({
+    value: checked.value,
+    source: isInstrumentLine(text) ? usualSource : (source ?? usualSource),
+  });
 }

@@ -3,7 +3,7 @@ import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { readAxis } from "~core/foot/axis";
-import { levelOf } from "~core/foot/level";
+import type { Level } from "~core/foot/level";
 import {
   HAND_SOURCES,
   MEASURE_FACTS,
@@ -13,7 +13,8 @@ import {
   type Measured,
 } from "~core/foot/measures";
 import { oddities } from "~core/foot/oddities";
-import { boundsOf } from "~core/foot/survey/ratios";
+import { heelDifferenceLevel, toeOverLevel } from "~core/foot/findings/handLevels";
+import type { BoundOverrides } from "~core/foot/survey/ratios";
 import { toeTarget } from "~core/foot/toeYardstick";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { Moment } from "~core/foot/records/reading";
@@ -32,7 +33,8 @@ import { usePad } from "./usePad";
 export function useLane(context: StageContext, moment: Moment, compared: FootValues) {
   const { visit, file, limb, feet } = context;
   const wording = useWording();
-  const noise = noiseOf(useSettings());
+  const settings = useSettings();
+  const noise = noiseOf(settings);
   const { save } = useEdits();
   const [active, setActive] = useState<Measure>(MEASURES[0]);
   const foot = feet[limb];
@@ -108,7 +110,11 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
           {measured.source}
         </button>
       ),
-      note: noteFor(measure, values, toeTarget(file.horse).toeLengthMm, noise, wording),
+      note: noteFor(measure, values, toeTarget(file.horse).toeLengthMm, {
+        noise,
+        bounds: settings.bounds as BoundOverrides,
+        wording,
+      }),
       ask: question && (
         <div className="lane-ask" role="group" aria-label="A question">
           <p>{question.question}</p>
@@ -187,10 +193,9 @@ function noteFor(
   measure: Measure,
   { dorsalAngle, pasternAngle, toeLength, heelHeightLateral, heelHeightMedial }: FootValues,
   toeTargetMm: number,
-  noise: Noise,
-  wording: Wording,
+  { noise, bounds, wording }: { noise: Noise; bounds: BoundOverrides; wording: Wording },
 ): LaneField<Measure>["note"] {
-  const calm = (level: ReturnType<typeof levelOf>) => (level === "ask the vet" ? "act" : level);
+  const calm = (level: Level) => (level === "ask the vet" ? "act" : level);
   if (measure === "pasternAngle" && dorsalAngle && pasternAngle) {
     const axis = readAxis(dorsalAngle.value, pasternAngle.value, noise.angleDeg);
     return {
@@ -201,12 +206,12 @@ function noteFor(
   }
   if (measure === "toeLength" && toeLength) {
     const over = toeLength.value - toeTargetMm;
-    const level = levelOf(Math.max(0, over), boundsOf("toeOverYardstickMm"));
+    const level = toeOverLevel(over, { noise, bounds });
     if (level !== "steady") return { text: `${wording.length(over)} over target`, level: calm(level) };
   }
   if (measure === "heelHeightLateral" && heelHeightLateral && heelHeightMedial) {
     const difference = heelHeightLateral.value - heelHeightMedial.value;
-    const level = levelOf(difference, boundsOf("heelHeightDifferenceMm"));
+    const level = heelDifferenceLevel(difference, { noise, bounds });
     if (level !== "steady")
       return {
         text: `${wording.side(difference > 0 ? "lateral" : "medial")} ${wording.length(Math.abs(difference))} taller`,

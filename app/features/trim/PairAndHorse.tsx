@@ -16,7 +16,7 @@ import type { TrimViewProps } from "./trimView";
 
 /** The four feet in the order of the work, and each pair brought alike as far as its feet allow. */
 export function PairAndHorse({ context }: TrimViewProps) {
-  const { visit, file, feet, growth, goTo } = context;
+  const { visit, file, feet, outlooks, goTo } = context;
   const wording = useWording();
   const settings = useSettings();
   const { horse } = file;
@@ -25,10 +25,12 @@ export function PairAndHorse({ context }: TrimViewProps) {
       Object.fromEntries(
         LIMBS.map((limb) => [
           limb,
-          visitPlan({ visit, horse, feet, limb }, settings, wording, { growthPerDay: growth[limb] }),
+          visitPlan({ visit, horse, feet, limb }, settings, wording, {
+            growthPerDay: outlooks[limb].growth.perDay,
+          }),
         ]),
       ) as Record<Limb, VisitPlan>,
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- feet and growth are worked out from `file` and `visit`
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- feet and outlooks are worked out from `file` and `visit`
     [visit, file, settings, wording.unit, wording.fraction],
   );
   const { order, why } = footOrder(visit.soreFoot);

@@ -18,17 +18,17 @@ import { useHandle } from "~app/ui/useHandle";
  * lenses or settings change.
  */
 function usePlans(context: StageContext, second: FrontLens | undefined) {
-  const { visit, file, feet, limb, growth } = context;
+  const { visit, file, feet, limb, outlooks } = context;
   const wording = useWording();
   const settings = useSettings();
   const { horse } = file;
   // The records of a horse are read anew after every edit: `file` changes exactly when something may have changed.
   const planBy = (frontBack?: FrontLens): VisitPlan =>
     visitPlan({ visit, horse, feet, limb }, settings, wording, {
-      growthPerDay: growth[limb],
+      growthPerDay: outlooks[limb].growth.perDay,
       ...(frontBack && { frontBack }),
     });
-  /* eslint-disable react-hooks/exhaustive-deps -- feet and growth are worked out from `file` and `visit` */
+  /* eslint-disable react-hooks/exhaustive-deps -- feet and outlooks are worked out from `file` and `visit` */
   const own = useMemo(() => planBy(), [visit, file, limb, settings, wording.unit, wording.fraction]);
   const other = useMemo(
     () => second && planBy(second),

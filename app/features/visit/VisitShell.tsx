@@ -84,7 +84,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   const last = file.visits.findLast(
     (one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date,
   );
-  const growth = useGrowth(file);
+  const outlooks = useOutlooks(file);
   const context: StageContext = {
     visit,
     file,
@@ -94,7 +94,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
     order,
     nextFoot,
     feet,
-    growth,
+    outlooks,
     goTo,
   };
   const day = last && daysBetween(last.date, visit.status === "planned" ? today : visit.date);
@@ -166,16 +166,13 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   );
 }
 
-/** Growth by foot, worked out once for the horse's records. */
-function useGrowth(file: HorseFile): StageContext["growth"] {
+/** Growth and drift by foot, worked out once for the horse's records. */
+function useOutlooks(file: HorseFile): StageContext["outlooks"] {
   return useMemo(
     () =>
       Object.fromEntries(
-        horseOutlook(file.horse, file.readings, file.settings).map(({ limb, growth }) => [
-          limb,
-          growth.perDay,
-        ]),
-      ),
+        horseOutlook(file.horse, file.readings, file.settings).map((outlook) => [outlook.limb, outlook]),
+      ) as StageContext["outlooks"],
     [file],
   );
 }

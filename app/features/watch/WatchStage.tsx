@@ -94,7 +94,7 @@ export function WatchStage(context: StageContext) {
       </div>
       <section className="watch-moving" aria-label="Moving">
         <h2>Moving</h2>
-        <ArrivalSays arrival={visit.arrival} only="mark" />
+        <ArrivalSays visit={visit} only="mark" />
         <div className="watch-figures">
           <LandingFigure
             limb={limb}

@@ -1,4 +1,4 @@
-import type { Look } from "../records/look";
+import { presentFinds, type Look } from "../records/look";
 import { FIND_KINDS, type FindKind } from "../wear";
 import type { FootFacts } from "./facts";
 import type { Level } from "../level";
@@ -74,7 +74,7 @@ const FOUND: Partial<
 const SAID = Object.keys(FOUND) as FindKind[];
 
 const findsOf = (look: Look | undefined, kind: FindKind) =>
-  Object.values(look?.finds ?? {}).filter((find) => find.kind === kind && !find.gone);
+  presentFinds(look).flatMap(([, find]) => (find.kind === kind ? [find] : []));
 
 /** One rule for each kind of thing that is found on a cleaned foot. */
 const KINDS: readonly Rule[] = SAID.flatMap((kind) => {
@@ -96,6 +96,24 @@ const KINDS: readonly Rule[] = SAID.flatMap((kind) => {
       };
     },
   };
+});
+
+/** The rule for quarters whose tubules lie one way. */
+const tubules = (id: string, runs: "run forward" | "bent out", next: string): Rule => ({
+  id,
+  subject: "wall",
+  when: `The tubules of a quarter are ${runs === "run forward" ? "running forward" : runs}`,
+  next,
+  see: ({ look, wording }) => {
+    const sides = SIDES.filter((side) => look?.tubules?.[side] === runs);
+    const [only] = sides;
+    if (!only) return undefined;
+    return {
+      level: "drifting",
+      text: `The tubules ${runs === "run forward" ? runs : "bend out"} ${sides.length === 2 ? "in both quarters" : `in the ${wording.side(only)} quarter`}.`,
+      evidence: "As the wall shows them: tubules lie the way the wall has been pushed.",
+    };
+  },
 });
 
 /** Rules about what was found when the foot was cleaned. */
@@ -139,20 +157,14 @@ export const FOUND_RULES: readonly Rule[] = [
       };
     },
   },
-  {
-    id: "tubules-forward",
-    subject: "heels",
-    when: "The tubules of a quarter run forward",
-    next: "That quarter carries more than it can: bring the heel back to where its tubules stand straight, a little at a time.",
-    see: ({ look, wording }) => {
-      const sides = SIDES.filter((side) => look?.tubules?.[side] === "run forward");
-      const [only] = sides;
-      if (!only) return undefined;
-      return {
-        level: "drifting",
-        text: `The tubules run forward ${sides.length === 2 ? "in both quarters" : `in the ${wording.side(only)} quarter`}.`,
-        evidence: "As the wall shows them: tubules lie the way the wall has been pushed.",
-      };
-    },
-  },
+  tubules(
+    "tubules-forward",
+    "run forward",
+    "That quarter carries more than it can: bring the heel back to where its tubules stand straight, a little at a time.",
+  ),
+  tubules(
+    "tubules-out",
+    "bent out",
+    "That wall is levered outwards at every step: dress it from outside where horn is to spare, and look at the limb above.",
+  ),
 ];

@@ -1,6 +1,7 @@
 import { levelBeyond } from "../level";
 import { boundsOf } from "../survey/ratios";
 import { angleSd, lengthSd, type FootFacts } from "./facts";
+import { heelDifferenceLevel } from "./handLevels";
 import type { Rule, Seen } from "./rule";
 
 /** Lateral minus medial heel height, mm. */
@@ -13,7 +14,7 @@ const uneven = (facts: FootFacts): Seen | undefined => {
   const difference = heelDifference(facts);
   const bounds = boundsOf("heelHeightDifferenceMm", facts.bounds);
   if (difference === undefined) return undefined;
-  const level = levelBeyond(difference, Math.SQRT2 * lengthSd(facts), bounds);
+  const level = heelDifferenceLevel(difference, facts);
   if (level === "steady") return undefined;
   const { wording } = facts;
   const taller = difference > 0 ? "lateral" : "medial";
@@ -50,7 +51,7 @@ export const HEEL_RULES: readonly Rule[] = [
       const tiltBounds = boundsOf("hairlineTiltDeg", facts.bounds);
       if (difference === undefined || tilt === undefined) return undefined;
       if (
-        levelBeyond(difference, Math.SQRT2 * lengthSd(facts), bounds) !== "act" ||
+        heelDifferenceLevel(difference, facts) !== "act" ||
         levelBeyond(tilt, Math.SQRT2 * angleSd(facts), tiltBounds) === "steady" ||
         difference > 0 !== tilt > 0
       )

@@ -1,7 +1,8 @@
 import { readAxis } from "../axis";
-import { beyondNoise, levelBeyond, levelOf, type Level } from "../level";
+import { beyondNoise, levelBeyond, type Level } from "../level";
 import { boundsOf } from "../survey/ratios";
 import { angleSd, type FootFacts } from "./facts";
+import { toeOverLevel } from "./handLevels";
 import type { Rule, Seen } from "./rule";
 
 const axisOf = ({ measures, noise }: FootFacts) => {
@@ -187,11 +188,11 @@ const yardstick = ({ target }: FootFacts): string =>
 
 /** A toe over its target, beyond the noise: long. Whether it has also run is for {@link toeRun} to say. */
 function toeLong(facts: FootFacts): Seen | undefined {
-  const { wording, measures, bounds, noise, target } = facts;
+  const { wording, measures, target } = facts;
   if (measures.toeLength === undefined) return undefined;
   const over = measures.toeLength - target.toeLengthMm;
-  const level = levelOf(Math.max(0, over), boundsOf("toeOverYardstickMm", bounds));
-  if (over <= noise.lengthMm || level === "steady") return undefined;
+  const level = toeOverLevel(over, facts);
+  if (level === "steady") return undefined;
   return {
     level,
     text: `The toe is long: ${wording.length(over)} over its target of ${wording.length(target.toeLengthMm)}.`,

@@ -1,13 +1,10 @@
 import { degrees } from "../../math/angle";
-import type { FootValues, Measured, RearValues, SideValues } from "../measures";
+import { isByHand, type FootValues, type Measured, type RearValues, type SideValues } from "../measures";
 import type { SoleSurvey } from "../survey/survey";
 import type { Reading } from "./reading";
 
 /** Toe quarters stand apart by this part of the foot's width. Assumption, from drawn feet. */
 const TOE_QUARTERS_APART_PART = 0.8;
-
-const byHand = (measured: Measured | undefined): boolean =>
-  measured !== undefined && ["gauge", "calliper", "rule"].includes(measured.source);
 
 /**
  * The side view with what a hand gives in another way: a gauge on the lower third of the wall makes the dish, the upper
@@ -16,7 +13,7 @@ const byHand = (measured: Measured | undefined): boolean =>
 export function sideByHand(values: FootValues, side: SideValues = {}): SideValues {
   const { lowerWallAngle: lower } = side;
   const upper = values.dorsalAngle;
-  if (!lower || !upper || !byHand(lower)) return side;
+  if (!lower || !upper || !isByHand(lower)) return side;
   return { ...side, dish: { value: upper.value - lower.value, source: lower.source } };
 }
 

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { WALL_PLACES } from "../survey/walls";
 import { FIND_KIND_NAMES, WEAR_SECTORS, WEAR_STATES } from "../wear";
 import { dateField, finite, idField, line } from "../../schema/fields";
+import type { Side } from "../limb";
 import { limbField } from "../limbField";
 
 /** Which way the cleft between the bulbs leans. */
@@ -48,3 +49,16 @@ export const lookSchema = z.strictObject({
 export type Look = z.infer<typeof lookSchema>;
 /** One thing found on a foot, as one look has it. */
 export type Find = Look["finds"][string];
+
+/** What is there at this look, by id: what had grown out or healed is not. */
+export const presentFinds = (look: Look | undefined): [id: string, find: Find][] =>
+  Object.entries(look?.finds ?? {}).filter(([, { gone }]) => !gone);
+
+/** Nearer the midline than this a find belongs to neither side, mm on a foot of size 1. Assumption. */
+const ASIDE_MM = 20;
+
+/** The side on which a find lies: by its place on the wall where that was chosen, else by where it was tapped. */
+export function sideOfFind({ wall, at: [x] }: Pick<Find, "wall" | "at">): Side | undefined {
+  if (wall) return wall.endsWith("Medial") ? "medial" : wall.endsWith("Lateral") ? "lateral" : undefined;
+  return Math.abs(x) <= ASIDE_MM ? undefined : x > 0 ? "lateral" : "medial";
+}

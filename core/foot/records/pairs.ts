@@ -1,16 +1,19 @@
 import { z } from "zod";
 import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "../measures";
+import { HAND_MEASURES } from "../handMeasures";
 import { CALLIPER_LENGTHS } from "../survey/calliper";
 import { dateField, finite } from "../../schema/fields";
 import { ownNoise, type Noise } from "../../repeatability/repeatability";
 
 const CALLIPER_IDS = CALLIPER_LENGTHS.map(({ id }) => id);
+const handKind = (name: string) => HAND_MEASURES.find(({ id }) => id === name)?.kind;
+const HAND_IDS = HAND_MEASURES.map(({ id }) => id);
 const isMeasure = (name: string): name is Measure => (MEASURES as readonly string[]).includes(name);
 
-/** Two readings of one measure, of the fast lane or a length of the sole by calliper, the second without looking at the first. Mm or degrees. */
+/** Two readings of one measure, of the fast lane, by hand or a length of the sole by calliper, the second without looking at the first. Mm or degrees. */
 export const pairSchema = z.strictObject({
   date: dateField,
-  measure: z.enum([...MEASURES, ...CALLIPER_IDS]),
+  measure: z.enum([...MEASURES, ...HAND_IDS, ...CALLIPER_IDS]),
   a: finite,
   b: finite,
 });
@@ -25,7 +28,9 @@ export const withPair = (pairs: readonly Pair[], pair: Pair): Pair[] => [...pair
 /** Pairs of one kind, as numbers. */
 export const pairsOf = (pairs: readonly Pair[], kind: "angle" | "length"): [number, number][] =>
   pairs.flatMap(({ measure, a, b }): [number, number][] =>
-    (isMeasure(measure) ? MEASURE_FACTS[measure].kind : "length") === kind ? [[a, b]] : [],
+    (isMeasure(measure) ? MEASURE_FACTS[measure].kind : (handKind(measure) ?? "length")) === kind
+      ? [[a, b]]
+      : [],
   );
 
 /** A pair for each measure that two readings of one foot have in common. */

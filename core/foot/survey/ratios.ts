@@ -2,7 +2,7 @@ import { sdOfSmallestChange, type Noise } from "../../repeatability/repeatabilit
 import { LEVEL_BOUNDS, type Bounds, type BoundName } from "../../constants/bounds";
 import { levelBeyond, levelOf, type Level } from "../level";
 import type { SoleSurvey } from "./survey";
-import { evennessBeyondNoise, wallEvenness, type Walls } from "./walls";
+import { evennessBeyondNoise, evennessSd, wallEvenness, type Walls } from "./walls";
 
 /** What can be done about a ratio: the four groups in which they are shown. */
 export type RatioGroup = "toe" | "heels" | "frog" | "hairline";
@@ -62,7 +62,7 @@ export const boundsOf = (name: BoundName, own: BoundOverrides = {}): Bounds =>
  * How far the toe stands further ahead of the centre of rotation than the foot's back half lies behind it, mm, less
  * what a toe longer than its target reaches forward by its length alone: a long toe is long, not run.
  */
-export function toeRunBeyondLength(survey: SoleSurvey, side: SideExtras): number | undefined {
+function toeRunBeyondLength(survey: SoleSurvey, side: SideExtras): number | undefined {
   const { toeExcess } = survey;
   const { toeLength, toeTarget, dorsalAngle } = side;
   if (toeExcess === undefined || toeLength === undefined || toeTarget === undefined) return toeExcess;
@@ -79,14 +79,13 @@ const USUAL_WALL_DEG = 50;
  * centre of rotation from several ways is as sure as a mark or so. Source: propagation of error; the herd's table in
  * docs/findings.md holds it against what was seen.
  */
-function ratioSd(survey: SoleSurvey, m: number, a: number): Record<RatioName, number> {
+function ratioSd(survey: SoleSurvey, walls: Walls, m: number, a: number): Record<RatioName, number> {
   const s = survey.sulcus ?? Infinity;
   const cor = survey.cor?.median ?? Infinity;
   return {
     toeExcess: (Math.sqrt(1 + 4 + 0.4) * m) / cor,
     dish: Math.SQRT2 * a,
-    // Taken off beforehand, since a range of five is no normal quantity.
-    evenness: 0,
+    evenness: evennessSd(walls, m) ?? 0,
     heelsForward: (Math.hypot(1, Math.max(0, ...values(survey.heelForward)) / s) * m) / s,
     heelShallower: Math.SQRT2 * a,
     barBend: (1.25 * m) / s,
@@ -111,7 +110,7 @@ export function footRatios(
 ): Ratio[] {
   const s = survey.sulcus;
   const [m, a] = [sdOfSmallestChange(noise.lengthMm), sdOfSmallestChange(noise.angleDeg)];
-  const sds = ratioSd(survey, m, a);
+  const sds = ratioSd(survey, walls, m, a);
   const run = toeRunBeyondLength(survey, side);
   const over = Math.max(0, (side.toeLength ?? 0) - (side.toeTarget ?? Infinity));
   const forward = values(survey.heelForward);
@@ -138,7 +137,8 @@ export function footRatios(
     const bounds = boundsOf(bound, own);
     const level =
       name === "evenness"
-        ? levelOf(evennessBeyondNoise(walls, m) ?? 0, bounds)
+        ? // A range is no normal quantity: its noise is taken off in its own way.
+          levelOf(evennessBeyondNoise(walls, m) ?? 0, bounds)
         : levelBeyond(Math.max(0, value), sds[name], bounds);
     return [{ name, group, label, unit, value, sd: sds[name], bounds, level }];
   });

@@ -93,16 +93,26 @@ export function wallEvenness(walls: Walls): number | undefined {
   return found.length < 3 ? undefined : (Math.max(...found) - Math.min(...found)) / meanOf(found);
 }
 
+/** Sd of one thickness over the mean of them, by the sound taper: the noise of a thin place counts for more. */
+function partSd(walls: Walls, sdMm: number): number {
+  const sds = EVEN_PLACES.flatMap((place) =>
+    walls[place]?.thickness === undefined ? [] : [sdMm / WALL_TAPER[place]],
+  );
+  return meanOf(sds) / meanOf(untapered(walls));
+}
+
+/** Sd of the range of so few draws over their own sd. Source: tables of the studentised range. */
+const RANGE_SD = 0.87;
+
+/** Sd of the evenness for thicknesses read with `sdMm`. */
+export const evennessSd = (walls: Walls, sdMm: number): number | undefined =>
+  wallEvenness(walls) === undefined ? undefined : RANGE_SD * partSd(walls, sdMm);
+
 /** What of an unevenness is more than the hand's own, for thicknesses read with `sdMm`; 0 where it could all be noise. */
 export function evennessBeyondNoise(walls: Walls, sdMm: number): number | undefined {
   const evenness = wallEvenness(walls);
   if (evenness === undefined) return undefined;
-  const found = untapered(walls);
-  // Over the taper, the noise of a thin place counts for more.
-  const sds = EVEN_PLACES.flatMap((place) =>
-    walls[place]?.thickness === undefined ? [] : [sdMm / WALL_TAPER[place]],
-  );
-  const noise = ((RANGE_99[found.length] ?? 0) * meanOf(sds)) / meanOf(found);
+  const noise = (RANGE_99[untapered(walls).length] ?? 0) * partSd(walls, sdMm);
   return Math.sqrt(Math.max(0, evenness ** 2 - noise ** 2));
 }
 

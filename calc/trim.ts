@@ -1,0 +1,101 @@
+import { z } from "zod";
+import { FRONT_LENSES, SIDE_LENSES } from "~core/foot/lens";
+import { finite } from "~core/schema/fields";
+import { ok } from "~core/result";
+import { planTrim, type TrimQuestion } from "~core/trim/plan";
+import { predictTrim, type TrimFoot } from "~core/foot/parametric/predict";
+import { angle, calculator, mm, point } from "./parts";
+
+const cutNames = ["toe", "heelMedial", "heelLateral", "dress"] as const;
+const footInput = z.strictObject({
+  dorsalAngle: angle,
+  pasternAngle: angle,
+  heelAngle: angle,
+  toeLength: mm,
+  toeY: mm,
+  heelMedial: point,
+  heelLateral: point,
+  corY: mm,
+  corHeight: z.number().min(0).optional(),
+});
+const cutsInput = z.strictObject(
+  Object.fromEntries(cutNames.map((name) => [name, z.number().min(0)])) as Record<
+    (typeof cutNames)[number],
+    z.ZodNumber
+  >,
+);
+const predicted = z.strictObject({
+  dorsalAngle: angle,
+  axis: angle,
+  roll: angle.describe("positive = lateral lowered"),
+  toeY: mm,
+  heelY: mm,
+  corY: mm,
+  front: mm,
+  support: mm,
+  toeLength: mm,
+});
+const height = z.number().min(0);
+
+export const predict = calculator({
+  about: "What four cuts do to a foot.",
+  input: z.strictObject({ foot: footInput, cuts: cutsInput }),
+  output: predicted,
+  run: ({ foot, cuts }) => predictTrim(foot as TrimFoot, cuts),
+});
+
+export const trim = calculator({
+  about: "The cuts that come nearest to two lenses within what may be cut.",
+  input: z.strictObject({
+    foot: footInput,
+    finish: z.enum(["shod", "barefoot"]),
+    above: z
+      .strictObject({ toe: height, heelMedial: height, heelLateral: height })
+      .describe("wall above the live sole, mm"),
+    frontBack: z.enum(FRONT_LENSES),
+    side: z.enum(SIDE_LENSES),
+    sideAngle: angle
+      .optional()
+      .describe("positive = the lateral side is high; for square-limb and level-hairline, 0 unless given"),
+    toeWall: height.optional(),
+    dressMax: height.optional(),
+    minToeLength: height.optional(),
+    sulcusDepth: height.optional(),
+  }),
+  output: z.strictObject({
+    cuts: z
+      .strictObject(Object.fromEntries(cutNames.map((name) => [name, mm])) as Record<string, typeof mm>)
+      .describe("exact, not rounded"),
+    objective: finite.describe("for the live sole, which is not weighed, that of a straight axis"),
+    predicted,
+    remaining: z.strictObject({
+      axis: angle,
+      frontMinusSupport: mm,
+      roll: angle.describe("after minus target"),
+    }),
+    limits: z
+      .array(z.string())
+      .describe(
+        "what holds the cut back: toe, heelMedial, heelLateral, dress, minToeLength; for the live sole, the plane itself",
+      ),
+    shoe: z.strictObject({
+      elevate: angle.describe("only while the axis is still broken back"),
+      heelRaise: mm.describe("over the bearing length before the trim"),
+      breakoverBack: mm,
+      heelExtension: mm.describe("from the heel after the trim to the back of the central sulcus"),
+    }),
+  }),
+  run: (input) => {
+    const found = planTrim(input as TrimQuestion);
+    if (!found.ok) return found;
+    const { cuts, objective, predicted: after, remaining, stoppedBy, shoe } = found.value;
+    return ok({
+      cuts: { ...cuts },
+      objective,
+      predicted: after,
+      remaining,
+      limits: [...stoppedBy],
+      shoe,
+    });
+  },
+});
