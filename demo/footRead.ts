@@ -6,7 +6,7 @@ import { recordOfMarks } from "~core/foot/records/keptSurvey";
 import type { SolarMarks } from "~core/foot/survey/frame";
 import type { Wear } from "~core/foot/wear";
 import { normalDraw, type Random } from "~core/math/random";
-import { footPlace } from "~core/record/footRecords";
+import { watchingPlace } from "~core/record/footRecords";
 import type { Look } from "~core/foot/records/look";
 import type { Reading } from "~core/foot/records/reading";
 import type { Visit } from "~core/record/visit";
@@ -79,11 +79,8 @@ export function watchedFoot({ visit, limb }: Place, foot: FootParameters, random
   const side = Math.abs(difference) > 4 ? Math.sign(difference) * 42 : 4 * (random() - 0.5);
   const leaves =
     Math.max(-40, Math.min(40, Math.round(normalDraw(random, foot.limbDeviationDeg * 4, 3)))) + 0;
-  const place = footPlace("watchings", visit, limb, "before");
   return {
-    ...(place as Pick<WatchingRecord, "id" | "visitId" | "horseId" | "limb" | "moment" | "date">),
-    deviation: {},
-    hairline: {},
+    ...watchingPlace(visit, limb, "before"),
     toeDirection:
       foot.limbDeviationDeg > 2.2 ? "toe-out" : foot.limbDeviationDeg < -2.2 ? "toe-in" : "straight",
     base: "under the limb",

@@ -6,10 +6,12 @@ interface TypedFieldProps<T> extends Field<T> {
   label: string;
   unit: string;
   placeholder?: string;
+  /** A line of words instead of a number. */
+  words?: boolean;
 }
 
 /** One short value with its unit: refused at its place, kept as it was typed. */
-export function TypedField<T>({ label, unit, placeholder, ...over }: TypedFieldProps<T>) {
+export function TypedField<T>({ label, unit, placeholder, words = false, ...over }: TypedFieldProps<T>) {
   const id = useId();
   const field = useField(over);
   return (
@@ -20,6 +22,7 @@ export function TypedField<T>({ label, unit, placeholder, ...over }: TypedFieldP
           id={id}
           view={field}
           placeholder={placeholder}
+          {...(words && { inputMode: "text" as const, maxLength: 200 })}
           saidBy={field.issue && `${id}-said`}
           onType={field.type}
           onSettle={field.settle}

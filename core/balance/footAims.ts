@@ -1,4 +1,5 @@
 import { sideAim, type SideAim } from "./lenses";
+import { highSideVerdict, rollByVerdict } from "./highSideVerdict";
 import { type SideLens } from "../foot/lens";
 import { hairlineTiltDeg } from "../foot/parametric/cut";
 import { heelHalfWidth } from "../foot/parametric/parameters";
@@ -14,5 +15,6 @@ export function sideAimOf(facts: FootFacts, lens: SideLens): SideAim {
     heelsApartMm: heelHalfWidth(drawn, "medial") + heelHalfWidth(drawn, "lateral"),
     hairlineTiltDeg: rear.hairlineTilt ?? (heelsKnown ? hairlineTiltDeg(drawn) : undefined),
     limbDeviationDeg: rear.limbDeviation,
+    verdictDeg: lens === "every-witness" ? rollByVerdict(highSideVerdict(facts))?.rollDeg : undefined,
   });
 }

@@ -68,6 +68,8 @@ export function sideAim(
     heelsApartMm: number;
     hairlineTiltDeg?: number | undefined;
     limbDeviationDeg?: number | undefined;
+    /** What every witness together suggests; undefined where there is none or they contradict one another. */
+    verdictDeg?: number | undefined;
   },
 ): SideAim {
   if (lens === "even-sole") {
@@ -82,6 +84,12 @@ export function sideAim(
     if (known.limbDeviationDeg === undefined)
       return { lens, words, wants: "the limb’s line, from a view from behind" };
     return { lens, words, rollDeg: -known.limbDeviationDeg };
+  }
+  if (lens === "every-witness") {
+    const words = "the high side by every witness";
+    return known.verdictDeg === undefined
+      ? { lens, words, wants: "a sign of both heels, or witnesses that agree" }
+      : { lens, words, rollDeg: known.verdictDeg };
   }
   const words = "hairline against the ground";
   if (known.hairlineTiltDeg === undefined)

@@ -3,7 +3,7 @@ export const FRONT_LENSES = ["straight-axis", "even-halves", "live-sole"] as con
 export type FrontLens = (typeof FRONT_LENSES)[number];
 
 /** Side to side. */
-export const SIDE_LENSES = ["even-sole", "square-limb", "level-hairline"] as const;
+export const SIDE_LENSES = ["even-sole", "square-limb", "level-hairline", "every-witness"] as const;
 export type SideLens = (typeof SIDE_LENSES)[number];
 
 export interface LensChoice {
@@ -76,5 +76,11 @@ export const LENS_FACTS: Record<FrontLens | SideLens, LensFacts> = {
     aim: "Hairline level from the front",
     strong: "Tracking change over visits",
     weak: "A hairline that is already distorted lags by weeks",
+  },
+  "every-witness": {
+    name: "Every witness",
+    aim: "The side that all that was measured says is high comes down; in doubt, level",
+    strong: "Signs that each say a little and agree",
+    weak: "Few witnesses, or such as share one fault",
   },
 };

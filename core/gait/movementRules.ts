@@ -4,7 +4,8 @@ import { isFore, type Side } from "../foot/limb";
 import { levelBeyond, type Level } from "../foot/level";
 import { boundsOf } from "../foot/survey/ratios";
 import { wornSide } from "../foot/wear";
-import { landingOf, onlyThisOne, type Watching } from "./watching";
+import { onlyThisOne } from "./compareLooks";
+import { landingOf, type Watching } from "./watching";
 import { wearAgreement } from "./wearAgreement";
 
 /** A foot with how it, and the other one of its pair, was seen to move. */

@@ -14,7 +14,8 @@ import {
   wornSide,
 } from "../foot/wear";
 import { wearAgreement } from "./wearAgreement";
-import { landingOf, leavingOf, leavingSide, leavingWord, onlyThisOne, watchingChange } from "./watching";
+import { onlyThisOne, pairSeen, seenAtBoth, watchingChange } from "./compareLooks";
+import { landingOf, leavingOf, leavingSide, leavingWord } from "./watching";
 
 describe("landing and leaving", () => {
   test.each([
@@ -48,6 +49,32 @@ describe("landing and leaving", () => {
     );
     expect(watchingChange(before, before)).toBe("");
     expect(watchingChange(undefined, before)).toBe("");
+  });
+});
+
+describe("looks compared", () => {
+  const out = { toeDirection: "toe-out", flight: "swings in" } as const;
+
+  test("what both of a pair do, what one does, and where each goes its own way", () => {
+    expect(pairSeen({ ...out, slide: "slides on" }, { ...out, slide: "none" })).toEqual({
+      both: ["swings in", "toe-out"],
+      onlyThis: ["slides on"],
+      onlyOther: [],
+      unlike: [],
+    });
+    expect(pairSeen({ flight: "swings in" }, { flight: "swings out" }).unlike).toEqual([
+      "swings in here, swings out on its pair",
+    ]);
+    expect(pairSeen({ lands: [0, 60] }, { lands: [50, 63] }).onlyOther).toEqual(["lands lateral first"]);
+    expect(pairSeen(out, undefined).both).toEqual([]);
+  });
+
+  test("only what was seen at both is compared; joints and hairline by their own names", () => {
+    const before = { deviation: { fetlock: "inwards" }, hairline: { quarterMedial: "pushed up" } } as const;
+    const after = { deviation: { fetlock: "inwards" }, hairline: { quarterMedial: "level" } } as const;
+    expect(seenAtBoth(before, { ...after, slide: "none" })).toBe(2);
+    expect(watchingChange(before, after)).toBe("Hairline at the quarter, medial: pushed up, now level.");
+    expect(seenAtBoth(before, undefined)).toBe(0);
   });
 });
 

@@ -15,9 +15,18 @@ export const HAIRLINE_PLACES = [
 ] as const;
 export const HAIRLINE_STATES = ["low", "level", "pushed up"] as const;
 export const SLIDES = ["none", "slides on", "twists inwards", "twists outwards"] as const;
+/** How far a foot goes on after it has landed. */
+export const SLIDE_REACHES = ["under 1 cm", "1 to 3 cm", "over 3 cm"] as const;
+export const TOE_LIFTS = ["lifts it", "drags it"] as const;
+/** Where a hind foot comes down against the print of the fore of its side. */
+export const TRACKS = ["into the print", "short of it", "past it", "beside it"] as const;
 export const FLIGHTS = ["straight", "swings in", "swings out"] as const;
 export const SURFACES = ["hard, level", "hard, sloping", "gravel", "grass", "arena", "deep"] as const;
 export const GAITS = ["walk", "trot", "walk and trot"] as const;
+export const DIRECTIONS = ["away", "coming", "past", "circle left", "circle right"] as const;
+/** These two are of the whole horse, and the vet's. */
+export const HEADS = ["steady", "nods"] as const;
+export const HIPS = ["level", "hikes"] as const;
 
 /** What was seen of one foot, standing and moving. Places are in mm on a foot of size 1, solar frame. */
 export interface Watching {
@@ -30,6 +39,10 @@ export interface Watching {
   /** Which way it leaves the ground, deg from straight ahead: positive = over the lateral side. */
   leaves?: number | undefined;
   slide?: (typeof SLIDES)[number] | undefined;
+  slideReach?: (typeof SLIDE_REACHES)[number] | undefined;
+  toeLift?: (typeof TOE_LIFTS)[number] | undefined;
+  /** Of a hind foot. */
+  tracks?: (typeof TRACKS)[number] | undefined;
   flight?: (typeof FLIGHTS)[number] | undefined;
 }
 
@@ -75,39 +88,3 @@ export const leavingWord = (deg: number): string => {
   const side = leavingSide(deg);
   return side ? `over the ${side} toe quarter` : "over the toe";
 };
-
-/**
- * What only this foot of a pair does: the toe's direction or the flight, where the other one was seen to be straight.
- * On both feet it is as a rule how the horse is built; on one only it is a question. Empty where the pair is alike or
- * was not watched.
- */
-export function onlyThisOne(mine: Watching | undefined, other: Watching | undefined): string[] {
-  if (!mine || !other) return [];
-  return (["toeDirection", "flight"] as const).flatMap((key) =>
-    mine[key] && mine[key] !== "straight" && other[key] === "straight" ? [mine[key]] : [],
-  );
-}
-
-/** What changed between two watchings, as one sentence; empty where nothing did or one of them is missing. */
-export function watchingChange(before: Watching | undefined, after: Watching | undefined): string {
-  if (!before || !after) return "";
-  const parts: string[] = [];
-  if (before.lands && after.lands) {
-    const [was, is] = [landingOf(before.lands).word, landingOf(after.lands).word];
-    if (was !== is) parts.push(`landed ${was}, now ${is}`);
-  }
-  if (before.leaves !== undefined && after.leaves !== undefined) {
-    const [was, is] = [leavingWord(before.leaves), leavingWord(after.leaves)];
-    if (was !== is) parts.push(`left ${was}, now ${is}`);
-  }
-  for (const [key, name] of [
-    ["slide", "slide"],
-    ["flight", "flight"],
-    ["toeDirection", "toe"],
-    ["base", "base"],
-  ] as const)
-    if (before[key] && after[key] && before[key] !== after[key])
-      parts.push(`${name}: ${before[key]}, now ${after[key]}`);
-  const sentence = parts.join("; ");
-  return sentence && `${sentence[0]?.toUpperCase() ?? ""}${sentence.slice(1)}.`;
-}

@@ -6,20 +6,23 @@ import {
   HAIRLINE_PLACES,
   HAIRLINE_STATES,
   JOINTS,
+  SLIDE_REACHES,
   SLIDES,
+  TOE_LIFTS,
   TOE_DIRECTIONS,
+  TRACKS,
 } from "./watching";
 import { dateField, finite, idField } from "../schema/fields";
 import { limbField } from "../foot/limbField";
-import { MOMENTS } from "../foot/records/reading";
 
-/** How one foot was seen to stand and move, before or after the work. */
+/** How one foot was seen to stand and move, at one look. */
 export const watchingSchema = z.strictObject({
   id: idField,
   visitId: idField,
   horseId: idField,
   limb: limbField,
-  moment: z.enum(MOMENTS),
+  /** Which look of the visit. */
+  look: idField,
   date: dateField,
   toeDirection: z.enum(TOE_DIRECTIONS).optional(),
   base: z.enum(BASES).optional(),
@@ -30,6 +33,9 @@ export const watchingSchema = z.strictObject({
   /** Direction in which it leaves, deg from straight ahead, positive to lateral. */
   leaves: z.number().min(-90).max(90).optional(),
   slide: z.enum(SLIDES).optional(),
+  slideReach: z.enum(SLIDE_REACHES).optional(),
+  toeLift: z.enum(TOE_LIFTS).optional(),
+  tracks: z.enum(TRACKS).optional(),
   flight: z.enum(FLIGHTS).optional(),
 });
 export type WatchingRecord = z.infer<typeof watchingSchema>;

@@ -10,7 +10,7 @@ const SOURCED = [
   ...HEIGHT_MEASURES.map((name) => ["heights", name] as const),
 ];
 /** Those that have none, mm. */
-const DEPTHS = ["sulcusDepthMm", "chalkMm", "frogProudMm"] as const;
+const DEPTHS = ["sulcusDepthMm", "chalkMm", "stepMm", "frogProudMm"] as const;
 
 /**
  * Every reading as one row of a CSV: day, yard, horse, limb, moment, then each measure (mm, degrees) with its source.

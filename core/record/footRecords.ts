@@ -22,13 +22,25 @@ export function footPlace(
     case "trims":
       return { id: trimId(visit.id, limb), ...place, cuts: {}, ticks: {}, past: {} };
     case "watchings":
-      return { id: readingId(visit.id, limb, moment), ...place, moment, deviation: {}, hairline: {} };
+      return watchingPlace(visit, limb, moment);
     case "shoes":
       return { id: shoeId(visit.id, limb), ...place, ...noShoe() };
     case "looks":
       return { id: `${visit.id}.${limb}`, ...place, wear: {}, finds: {} };
   }
 }
+
+/** Where what was seen of a foot at one look lies, and what it is before anything was. */
+export const watchingPlace = (visit: Pick<Visit, "id" | "horseId" | "date">, limb: Limb, look: string) => ({
+  id: `${visit.id}.${limb}.${look}`,
+  visitId: visit.id,
+  horseId: visit.horseId,
+  limb,
+  date: visit.date,
+  look,
+  deviation: {},
+  hairline: {},
+});
 
 /**
  * A change to one place of a foot's record: to the record when it exists, else the record made with that one value.

@@ -89,6 +89,18 @@ describe("migrations", () => {
         rounds: { speedKmh: 50, stopMinutes: 15, leaves: "07:30", week: [540, 540, 540, 540, 540, 0, 0] },
       },
     },
+    {
+      to: 7,
+      table: "visits",
+      before: { id: "v", notes: {}, surface: "gravel", gait: "walk" },
+      after: { id: "v", notes: {}, looks: { before: { surface: "gravel", gait: "walk" } } },
+    },
+    {
+      to: 7,
+      table: "watchings",
+      before: { id: "v.LF.after", limb: "LF", moment: "after", flight: "straight" },
+      after: { id: "v.LF.after", limb: "LF", look: "after", flight: "straight" },
+    },
   ];
 
   test("gate: every shipped step has a literal row before and after, in order without gaps", () => {

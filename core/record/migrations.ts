@@ -68,9 +68,19 @@ export const MIGRATIONS: readonly Migration[] = [
     },
   },
   {
-    // Read true: heights, chalk and frog of a reading, places of finds, horn taps, what was told on arrival; all new.
+    // Read true: heights, chalk and frog of a reading, places of finds, horn taps, what was told on arrival are new; a
+    // visit has as many looks as are taken, each with its own ground and gait.
     to: 7,
-    tables: {},
+    tables: {
+      visits: ({ surface, gait, ...row }) => ({
+        looks:
+          surface === undefined && gait === undefined
+            ? {}
+            : { before: { ...(surface !== undefined && { surface }), ...(gait !== undefined && { gait }) } },
+        ...row,
+      }),
+      watchings: ({ moment, ...row }) => ({ look: moment, ...row }),
+    },
   },
 ];
 

@@ -40,6 +40,7 @@ const PLACES: readonly (readonly [path: string, quantity: Quantity])[] = [
   ["*.nailsMedial", "count"],
   ["*.nailsLateral", "count"],
   ["shoes.setting.turn", "deg"],
+  ["shoes.found.wedgeDeg", "deg"],
   ["shoes.breakover.direction", "deg"],
   ["shoes.breakover.levelLine", "deg"],
   ["shoes.compound.minutesAt20", "minutes"],

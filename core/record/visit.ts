@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { ARRIVAL_TAPS } from "../caution/arrival";
 import { RED_FLAG_NAMES } from "../caution/redFlags";
-import { GAITS, SURFACES } from "../gait/watching";
+import { takenLooksSchema } from "../gait/looks";
 import { STAGES } from "../constants/stages";
 import { HORN_STATES } from "../foot/horn";
 import { dateField, idField, instantField, prose, timeField } from "../schema/fields";
@@ -61,9 +61,8 @@ export const visitSchema = z.strictObject({
       journey: z.enum(ARRIVAL_TAPS.journey).optional(),
     })
     .optional(),
-  /** Where and how the horse was watched. */
-  surface: z.enum(SURFACES).optional(),
-  gait: z.enum(GAITS).optional(),
+  /** How each look at the horse was taken, by its id. */
+  looks: takenLooksSchema.default({}),
   /** What to look at first next time. */
   watch: prose.default(""),
   /** What the owner is to be told. */
@@ -74,4 +73,11 @@ export const visitSchema = z.strictObject({
 export type Visit = z.infer<typeof visitSchema>;
 
 /** The parts of a visit in which nothing was written yet. */
-export const blankVisit = () => ({ notes: {}, flags: {}, watch: "", tell: "" });
+export const blankVisit = () => ({ notes: {}, flags: {}, looks: {}, watch: "", tell: "" });
+
+/** The last visit that was signed up to the day of this one, this one aside; `visits` oldest first. */
+export const signedBefore = (
+  visits: readonly Visit[],
+  { id, date }: Pick<Visit, "id" | "date">,
+): Visit | undefined =>
+  visits.findLast((one) => one.status === "signed" && one.id !== id && one.date <= date);

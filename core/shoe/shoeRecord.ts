@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { Limb } from "../foot/limb";
 import { WEAR_SECTORS } from "../foot/wear";
 import { BREAKOVER_LENSES } from "./breakover";
+import { foundShoeSchema } from "./foundShoe";
 import { NAIL_NOTES } from "./nails";
 import { PACKING_STEP_NAMES } from "./packing";
 import { PRINTS, SET_STEP_NAMES } from "./setSteps";
@@ -82,6 +83,8 @@ export const shoeSchema = z.strictObject({
   horseId: idField,
   limb: limbField,
   date: dateField,
+  /** What was on the foot when the horse came. */
+  found: foundShoeSchema.optional(),
   spec: specificationSchema.optional(),
   from: z.enum(CHOSEN_FROM).optional(),
   /** Why it differs from what was advised, in one line. */

@@ -128,6 +128,8 @@ function trimQuestion(
     finish,
     above: { toe: Math.max(0, toe), heelMedial: Math.max(0, medial), heelLateral: Math.max(0, lateral) },
     ...lenses,
+    // The foot of months ahead has no other witness than its own wall.
+    side: lenses.side === "every-witness" ? "even-sole" : lenses.side,
     toeAim: toeTarget,
     sideAngle: lenses.side === "level-hairline" ? hairlineTiltDeg(foot) : sideAngle,
     ...(margins && { margins }),

@@ -62,6 +62,18 @@ describe("a foot's facts as a question", () => {
   };
   const context = { shod: true, lenses: LENSES, margins: { shod: 0, barefoot: 2 } };
 
+  test("chalk and step make an estimate of the wall at the toe, taken less its noise and still called assumed", () => {
+    const asked = footQuestion(facts({}, { chalkMm: 4, stepMm: 5 }), context);
+    // 9 mm less the noise of two lengths, sd 1.083 mm each.
+    expect(asked.question.above.toe).toBeCloseTo(7.468, 2);
+    expect(asked.assumed).toContain("aboveToe");
+    expect(footQuestion(facts({}, { chalkMm: 0, stepMm: 1 }), context).question.above.toe).toBe(0);
+    expect(footQuestion(facts({}, { chalkMm: 4 }), context).question.above.toe).toBe(3);
+    expect(
+      footQuestion(facts({ toe: { above: 6 } }, { chalkMm: 4, stepMm: 5 }), context).question.above.toe,
+    ).toBe(6);
+  });
+
   test("measured walls are taken as they are, with their places; the toe keeps its yardstick less 6 mm", () => {
     const walls = {
       toe: { above: 8, thickness: 12 },

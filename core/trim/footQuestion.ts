@@ -1,7 +1,8 @@
 import type { LensChoice } from "../foot/lens";
 import { TOE_UNDER_MM, UNMEASURED_ABOVE_MM } from "../constants/trim";
 import { sideAimOf } from "../balance/footAims";
-import type { FootFacts } from "../foot/findings/facts";
+import { lengthSd, type FootFacts } from "../foot/findings/facts";
+import { cautiousAbove, estimatedAbove } from "../foot/wallEstimate";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import { trimFootOf } from "../foot/parametric/parameters";
 import type { WallPlace } from "../foot/survey/walls";
@@ -62,7 +63,7 @@ const QUARTERS = [
 
 /**
  * A foot's facts as a question to the plan. Walls that nobody measured count as very little, so that a plan without
- * them takes very little; the toe is kept from being cut under its yardstick less 6 mm.
+ * them takes very little; at the toe chalk and step give an estimate that is taken instead. The toe is kept from being cut under its yardstick less 6 mm.
  */
 export function footQuestion(facts: FootFacts, { shod, lenses, margins }: PlanContext): FootQuestion {
   const { drawn, walls, measures, side, survey, sulcusDepthMm } = facts;
@@ -72,8 +73,13 @@ export function footQuestion(facts: FootFacts, { shod, lenses, margins }: PlanCo
     if (measured === undefined) assumed.push(want);
     return measured ?? guess;
   };
+  const estimate = estimatedAbove(facts.chalkMm, facts.stepMm);
   const heights = {
-    toe: above("toe", "aboveToe", UNMEASURED_ABOVE_MM.toe.value),
+    toe: above(
+      "toe",
+      "aboveToe",
+      estimate === undefined ? UNMEASURED_ABOVE_MM.toe.value : cautiousAbove(estimate, lengthSd(facts)),
+    ),
     heelMedial: above("heelMedial", "aboveHeelMedial", UNMEASURED_ABOVE_MM.heel.value),
     heelLateral: above("heelLateral", "aboveHeelLateral", UNMEASURED_ABOVE_MM.heel.value),
   };

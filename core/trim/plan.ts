@@ -9,7 +9,7 @@ import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "../
 export interface TrimQuestion extends LimitQuestion {
   frontBack: FrontLens;
   side: SideLens;
-  /** Degrees by which the lateral side is high, measured; for square-limb and level-hairline, 0 unless given. */
+  /** Degrees by which the lateral side is high, as the lens has it; even-sole reads its own, 0 unless given. */
   sideAngle?: number;
   /** A dorsal angle to come near to besides, deg: that of the other foot of the pair. */
   match?: number;

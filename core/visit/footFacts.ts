@@ -9,6 +9,7 @@ import type { BoundOverrides } from "../foot/survey/ratios";
 import { rearByHand, sideByHand } from "../foot/records/byHand";
 import { knownSize } from "../foot/records/keptSurvey";
 import { ringDate } from "../foot/survey/walls";
+import { watchingAt } from "../gait/looks";
 import { toeTarget } from "../foot/toeYardstick";
 import type { Wording } from "../foot/wording";
 import type { Horse } from "../record/horse";
@@ -87,11 +88,12 @@ export function footFacts(
     guessed,
     ghost,
     outline,
-    watching: foot.watching[moment],
+    watching: watchingAt(foot.watching, moment),
     look: foot.look,
     sulcusDepthMm: reading?.sulcusDepthMm,
     sulcusState: reading?.sulcusState,
     chalkMm: reading?.chalkMm,
+    stepMm: reading?.stepMm,
     frogProudMm: reading?.frogProudMm,
     rings: Object.values(reading?.rings ?? {}).map((ring) => ({
       ...ring,
@@ -103,7 +105,7 @@ export function footFacts(
       date: lastSurvey.date,
     },
     lastName: moment === "after" ? "before the trim" : "the last trim",
-    pair: pairState && { ...pairState, watching: pair.watching[moment], look: pair.look },
+    pair: pairState && { ...pairState, watching: watchingAt(pair.watching, moment), look: pair.look },
     daysOver: lastVisit?.next && daysBetween(lastVisit.next.due, visit.date),
     horn: visit.horn,
     target,

@@ -1,12 +1,7 @@
-import {
-  highSide,
-  sideThatIsHigh,
-  wouldSettle,
-  witnessesAgree,
-  type HighSide,
-  type WitnessName,
-} from "../foot/highSide";
+import { highSideVerdict, leftAfterCut } from "../balance/highSideVerdict";
+import { wouldSettle, type HighSide, type WitnessName } from "../foot/highSide";
 import type { Side } from "../foot/limb";
+import type { Wording } from "../foot/wording";
 import { presentFinds, sideOfFind } from "../foot/records/look";
 import { wornSide } from "../foot/wear";
 import { landingOf } from "../gait/watching";
@@ -31,40 +26,15 @@ export interface HighSideOfFoot {
   settle: WitnessName | undefined;
 }
 
-/** Heels apart over the width where their places were not marked. Assumption, as drawn feet have it. */
-const HEELS_APART_PART = 0.66;
-/** And where the width is not known either, mm of a foot of size 1. */
-const HEELS_APART_MM = 84;
-const USUAL_WALL_DEG = 50;
 /** Half widths that differ by less than this say nothing, mm. */
 const FLARE_SAYS_MM = 6;
 
 const other = (side: Side): Side => (side === "medial" ? "lateral" : "medial");
-const pair = (medial: number | undefined, lateral: number | undefined) =>
-  medial === undefined || lateral === undefined ? undefined : { medial, lateral };
 
 /** The verdict on one foot from everything that was measured and seen of it. */
 export function highSideOfFoot(facts: VisitFacts): HighSideOfFoot {
-  const { measures, survey, walls, rear, heights, look, watching } = facts;
-  const { heelHalfWidth: half } = survey;
-  const width = survey.width ?? measures.width;
-  const heelsApart =
-    half.medial !== undefined && half.lateral !== undefined
-      ? half.medial + half.lateral
-      : width === undefined
-        ? HEELS_APART_MM
-        : HEELS_APART_PART * width;
-  const quarters = pair(heights.wallToeQuarterMedial, heights.wallToeQuarterLateral);
-  const verdict = highSide({
-    heelsApart,
-    k: survey.k,
-    wallAbove: pair(walls.heelMedial?.above, walls.heelLateral?.above),
-    heelHeight: pair(measures.heelHeightMedial, measures.heelHeightLateral),
-    hairlineTilt: rear.hairlineTilt,
-    heelForward: pair(survey.heelForward.medial, survey.heelForward.lateral),
-    barBend: pair(survey.barBend.medial, survey.barBend.lateral),
-    toeQuarterLength: quarters && { ...quarters, wallAngle: measures.dorsalAngle ?? USUAL_WALL_DEG },
-  });
+  const { survey, look, watching } = facts;
+  const { verdict, high, agree } = highSideVerdict(facts);
   const signs: PlainSign[] = [];
   const pushed = pushedUpSide(watching);
   if (pushed)
@@ -108,11 +78,50 @@ export function highSideOfFoot(facts: VisitFacts): HighSideOfFoot {
     const side = find.kind === "crack" ? sideOfFind(find) : undefined;
     if (side) signs.push({ name: "Crack", says: `on the ${side} side: it carries more`, side });
   }
-  return {
-    verdict,
-    high: verdict && sideThatIsHigh(verdict),
-    agree: !verdict || witnessesAgree(verdict),
-    signs,
-    settle: wouldSettle(verdict),
-  };
+  return { verdict, high, agree, signs, settle: wouldSettle(verdict) };
+}
+
+/** Less than this apart is level for a rasp, mm. */
+const RASP_LEVEL_MM = 1;
+
+/**
+ * What the verdict says to a cut of the heels, before it is made: which heel is high, how sure that is, and what the cut
+ * leaves of it. Undefined where nothing was measured.
+ */
+export function verdictOnCut(
+  facts: VisitFacts,
+  cuts: { heelMedial: number; heelLateral: number },
+  wording: Wording,
+): string | undefined {
+  const { verdict, high, agree } = highSideVerdict(facts);
+  if (!verdict) return undefined;
+  if (!agree)
+    return "Which heel is high: the witnesses contradict one another. Measure again before one side is cut more than the other.";
+  const doubt = `± ${wording.cut(1.96 * verdict.sd)}`;
+  const left = leftAfterCut(verdict, cuts);
+  const sideOf = (mm: number): string => wording.side(mm > 0 ? "lateral" : "medial");
+  const count = `${verdict.n} witness${verdict.n === 1 ? "" : "es"}`;
+  const leaves =
+    Math.abs(left) < RASP_LEVEL_MM
+      ? "this cut leaves it level"
+      : `this cut leaves the ${sideOf(left)} ${wording.cut(Math.abs(left))} high`;
+  return high
+    ? `By ${count} the ${wording.side(high)} heel stands ${wording.cut(Math.abs(verdict.mean))} high, ${doubt}; ${leaves}.`
+    : `By ${count} neither heel is surely high (${wording.cut(Math.abs(verdict.mean))} ${sideOf(verdict.mean)}, ${doubt}); ${leaves}.`;
+}
+
+/** What the shoe is told of a heel that is still high after the cut, beyond its doubt; undefined where none is. */
+export function highSideLeft(
+  facts: VisitFacts,
+  cuts: { heelMedial?: number | undefined; heelLateral?: number | undefined },
+  wording: Wording,
+): string | undefined {
+  const { verdict, agree } = highSideVerdict(facts);
+  if (!verdict || !agree) return undefined;
+  const left = leftAfterCut(verdict, {
+    heelMedial: cuts.heelMedial ?? 0,
+    heelLateral: cuts.heelLateral ?? 0,
+  });
+  if (Math.abs(left) <= 1.96 * verdict.sd) return undefined;
+  return `The ${wording.side(left > 0 ? "lateral" : "medial")} heel still stands ${wording.cut(Math.abs(left))} high by ${verdict.n} witness${verdict.n === 1 ? "" : "es"}: the next trims level it, not a wedge.`;
 }

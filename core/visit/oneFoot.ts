@@ -18,7 +18,7 @@ import { visitFoot, type FootRecords } from "./visitFoot";
 const place = { id: true, visitId: true, horseId: true, limb: true, date: true } as const;
 const reading = readingSchema.omit({ ...place, moment: true });
 const look = lookSchema.omit(place);
-const watching = watchingSchema.omit({ ...place, moment: true });
+const watching = watchingSchema.omit({ ...place, look: true });
 
 /** What is known of one foot of the pair at one moment, as its records hold it. */
 const footSchema = z.strictObject({

@@ -1,15 +1,11 @@
+import { isWatched } from "../gait/looks";
 import { MEASURES } from "../foot/measures";
 import { CUTS } from "../trim/trimRecord";
 import type { Visit } from "../record/visit";
 import type { Stage } from "../constants/stages";
 import type { VisitFoot } from "./visitFoot";
 
-/** What was watched of a foot: anything but the record's own keys. */
-const watched = ({ watching }: VisitFoot): boolean => {
-  const { lands, leaves, slide, flight, toeDirection, base, deviation, hairline } = watching.before ?? {};
-  const said = [lands, leaves, slide, flight, toeDirection, base].some((value) => value !== undefined);
-  return said || Object.keys({ ...deviation, ...hairline }).length > 0;
-};
+const watched = ({ watching }: VisitFoot): boolean => Object.values(watching).some(isWatched);
 
 const looked = ({ look }: VisitFoot): boolean =>
   look !== undefined &&

@@ -2,6 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import { nothingRead, readingId, type Moment, type Reading } from "../foot/records/reading";
 import { LIMBS, type Limb } from "../foot/limb";
 import { wordingFor } from "../foot/wording";
+import { footPlace } from "../record/footRecords";
+import type { ShoeRecord } from "../shoe/shoeRecord";
 import type { Horse } from "../record/horse";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import { blankVisit, type Visit } from "../record/visit";
@@ -35,13 +37,13 @@ const reading = (limb: Limb, moment: Moment, values: Record<string, number>): Re
   ),
 });
 
-function signed(readings: Reading[], of: Visit = visit) {
-  const records = { readings, trims: [], watchings: [], looks: [], photos: [], shoes: [] };
+function signed(readings: Reading[], of: Visit = visit, shoes: ShoeRecord[] = [], due?: string) {
+  const records = { readings, trims: [], watchings: [], looks: [], photos: [], shoes };
   const feet = Object.fromEntries(LIMBS.map((limb) => [limb, visitFoot(of, limb, records)])) as Record<
     Limb,
     VisitFoot
   >;
-  return signOff({ visit: of, horse, feet }, readings, DEFAULT_SETTINGS, wording);
+  return signOff({ visit: of, horse, feet, due }, readings, DEFAULT_SETTINGS, wording);
 }
 
 const LF = [
@@ -73,6 +75,20 @@ describe("signOff", () => {
     expect(found.feet[0]).toMatchObject({ dorsalAngle: "– → –", toeLength: "92 mm → –", axis: "–" });
     expect(found.feet.map(({ untouched }) => untouched)).toEqual([false, true, true, true]);
     expect(found.unmeasured).toEqual(["LF", "RF", "LH", "RH"]);
+  });
+
+  test("a shoe that came loose before its day makes the next stretch a week shorter, once for all feet", () => {
+    const loose = (limb: Limb): ShoeRecord => ({
+      ...(footPlace("shoes", visit, limb, "before") as ShoeRecord),
+      found: { state: "loose" },
+    });
+    const usual = signed([]).capWeeks;
+    const early = signed([], visit, [loose("LF"), loose("RF")], "2026-12-07");
+    expect([early.capWeeks, early.window]).toEqual([
+      usual - 1,
+      ["It did not last until its day: the next stretch is a week shorter."],
+    ]);
+    expect(signed([], visit, [loose("LF")], "2026-11-20")).toMatchObject({ capWeeks: usual, window: [] });
   });
 
   test("nothing measured: the cap alone says when", () => {

@@ -1,3 +1,4 @@
+import { capAfterFound, didNotLast, foundEffects } from "../shoe/foundShoe";
 import { capWeeksOf, horseDue, horseOutlook } from "../cycle/horseDue";
 import { arrivalEffects, capAfterArrival } from "../caution/arrival";
 import { readAxis } from "../foot/axis";
@@ -51,12 +52,26 @@ const DASH = "–";
  * signed with.
  */
 export function signOff(
-  { visit, horse, feet }: { visit: Visit; horse: Horse; feet: Record<Limb, VisitFoot> },
+  {
+    visit,
+    horse,
+    feet,
+    due,
+  }: {
+    visit: Visit;
+    horse: Horse;
+    feet: Record<Limb, VisitFoot>;
+    /** The day for which the visit before was signed. */
+    due?: string | undefined;
+  },
   readings: readonly Reading[],
   settings: Settings,
   wording: Wording,
 ): SignOff {
-  const capWeeks = capAfterArrival(capWeeksOf(horse, settings), visit.arrival);
+  // Against the day that the visit before was signed with.
+  const beforeItsDay = due !== undefined && visit.date < due;
+  const lasted = !LIMBS.some((limb) => didNotLast(feet[limb].shoe?.found, beforeItsDay));
+  const capWeeks = capAfterFound(capAfterArrival(capWeeksOf(horse, settings), visit.arrival), lasted);
   const told = { ...horse, capWeeks };
   const outlooks = horseOutlook(
     told,
@@ -68,7 +83,12 @@ export function signOff(
     next:
       visit.status === "signed" && visit.next ? visit.next : horseDue(told, visit.date, outlooks, settings),
     capWeeks,
-    window: arrivalEffects(visit.arrival).flatMap(({ moves, says }) => (moves === "window" ? [says] : [])),
+    window: [
+      ...arrivalEffects(visit.arrival),
+      ...LIMBS.flatMap((limb) => foundEffects(feet[limb].shoe?.found, beforeItsDay)),
+    ].flatMap(({ moves, says }, at, all) =>
+      moves === "window" && all.findIndex((one) => one.says === says) === at ? [says] : [],
+    ),
     growth: outlooks.map(
       ({ growth, limb }) =>
         `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? `${growth.observations} cycles` : "general value"})`,

@@ -7,6 +7,7 @@ import type { cutFoot } from "../foot/parametric/cut";
 import type { Cuts } from "../foot/parametric/predict";
 import type { Wording } from "../foot/wording";
 import { findingsOf, type VisitFacts } from "./findings";
+import { verdictOnCut } from "./highSideOfFoot";
 import type { VisitPlan } from "./visitPlan";
 
 /** A plan with the cuts as a hand has them now, and another lens's plan beside it. */
@@ -37,6 +38,7 @@ export function trimBench({ facts, plan, lenses, cuts, done, second }: TrimBench
     refusals: findings.filter(({ subject }) => subject === "trim"),
     shoe: after ? shoeTask(plan.question, after.predicted) : plan.shoe,
     rest: levelRest(plan, cuts, facts.target.toeLengthMm),
+    verdict: verdictOnCut(facts, cuts, wording),
     sides: sidesInWords(facts, plan, wording),
     compared:
       otherPlan && second

@@ -26,7 +26,8 @@ export interface VisitFoot {
   confirmed: Record<Moment, readonly string[]>;
   cuts: Trim["cuts"];
   reading: Partial<Record<Moment, Reading>>;
-  watching: Partial<Record<Moment, WatchingRecord>>;
+  /** By look. */
+  watching: Partial<Record<string, WatchingRecord>>;
   look?: Look;
   trim?: Trim;
   shoe?: ShoeRecord;
@@ -74,7 +75,7 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     confirmed: { before: reading.before?.confirmed ?? [], after: reading.after?.confirmed ?? [] },
     cuts: trim?.cuts ?? {},
     reading,
-    watching: byMoment(here(records.watchings)),
+    watching: Object.fromEntries(here(records.watchings).map((row) => [row.look, row])),
     photos: here(records.photos),
     surveys: earlier
       .filter((one) => one.limb === limb && Object.keys(one.sole).length > 0)

@@ -25,6 +25,8 @@ import {
 } from "../shoe/breakover";
 import type { ShoeCheck } from "../shoe/check";
 import { shoeChecks } from "../shoe/checks";
+import { highSideLeft } from "./highSideOfFoot";
+import { nailFreeSectors, type NailFree } from "./nailFree";
 import { fitShoe, LEAST_ROLL_MM, supportYOf, type Fit, type FitQuestion } from "../shoe/fit";
 import { footToShoe, type FootToShoe } from "../shoe/shodFoot";
 import { ordinaryShoe, type Specification } from "../shoe/specification";
@@ -44,6 +46,10 @@ export interface VisitShoe {
   breakover: Breakover;
   ways: DirectionWays;
   direction: ReturnType<typeof breakoverDirection>;
+  /** A heel that is still high after the cut, in words. */
+  heelLeft: string | undefined;
+  /** Wall that takes no nail because of what was found in it or how thin it is. */
+  nailFree: NailFree[];
 }
 
 /** A pastern flatter than this is long and sloping, deg. Assumption, from ordinary feet. */
@@ -179,6 +185,9 @@ export function visitShoe(place: Place, settings: Settings, wording: Wording): V
     breakover,
     ways,
     direction: breakoverDirection(ways),
+    // A foot measured again after its trim is judged as it is.
+    heelLeft: highSideLeft(again ?? facts, again ? {} : cuts, wording),
+    nailFree: nailFreeSectors(foot.look, facts),
   };
 }
 
@@ -216,7 +225,7 @@ export function fitChoice(
     spec,
     setting: { back, turn, fuller: { medial: fullerMedial, lateral: fullerLateral } },
     breakover: { fromToe, direction: directionDeg },
-    skip: Object.values(choice.skip),
+    skip: [...Object.values(choice.skip), ...shoe.nailFree],
   };
   const fit = fitShoe(question);
   const { prescription } = shoe.shoeFacts;

@@ -9,6 +9,7 @@ import { cautionsAt } from "~core/caution/cautions";
 import { flagOfFind } from "~core/caution/redFlags";
 import { Fractions } from "~app/ui/Fractions";
 import { isOnFoot } from "~core/foot/parametric/outline";
+import { knownSize, surveyOfRecord } from "~core/foot/records/keptSurvey";
 import { presentFinds, type Find } from "~core/foot/records/look";
 import { noiseOf } from "~core/foot/records/pairs";
 import { awaitedFinds, awaitedInWords, type AwaitedFind } from "~core/visit/livingFindWords";
@@ -23,6 +24,7 @@ import {
   type FindKind,
   type WearSector,
 } from "~core/foot/wear";
+import { watchingAt } from "~core/gait/looks";
 import { wearAgreement } from "~core/gait/wearAgreement";
 import type { Edit } from "~core/record/edit";
 import { isShod } from "~core/record/horse";
@@ -32,6 +34,7 @@ import { NoteField } from "~app/stage/NoteField";
 import { Onward } from "~app/stage/Onward";
 import type { StageContext } from "~app/stage/stageContext";
 import { Choice } from "~app/stage/Choice";
+import { FoundShoe } from "./FoundShoe";
 import { FindRow } from "./FindRow";
 import { HornTaps } from "./HornTaps";
 import { SectorShoe } from "~app/stage/SectorShoe";
@@ -92,7 +95,9 @@ export function ReadStage(context: StageContext) {
       });
     void save(...edits);
   };
-  const agreement = wearAgreement(wear, foot.watching.before);
+  const agreement = wearAgreement(wear, watchingAt(foot.watching, "before"));
+  const surveyed = foot.reading.before?.sole.toe ? foot.reading.before : foot.surveys.at(-1);
+  const { survey } = surveyOfRecord(surveyed?.sole ?? {}, limb, knownSize(foot.surveys));
   const overlay = ({ frame, at, back }: ViewGeometry) => (
     <g>
       <rect
@@ -164,6 +169,7 @@ export function ReadStage(context: StageContext) {
               : wording.inOwnWords(`They do not agree: ${agreement.disagreements.join("; ")}.`)}
           </p>
         )}
+        {(isShod(file.horse, limb) || foot.shoe?.found) && <FoundShoe context={context} survey={survey} />}
       </section>
       <section aria-label="What was found">
         <h2>What was found</h2>

@@ -5,6 +5,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import type { Proposal } from "~core/shoe/advice/advise";
 import { ARCHETYPES } from "~core/shoe/advice/rule";
+import { foundGave, foundInWords, gaveInWords } from "~core/shoe/foundShoe";
 import { specDifferences, specInWords } from "~core/shoe/specification";
 import { shoeInWords } from "~core/trim/planWords";
 import { shortDay } from "~app/ui/days";
@@ -20,6 +21,8 @@ export function Choose(props: ShoeViewProps) {
   const { advice, shoeFacts } = shoe;
   const { lastShoe, trim } = feet[limb];
   const [opened, setOpened] = useState<string | undefined>(undefined);
+  const { found } = feet[limb].shoe ?? {};
+  const gave = found && gaveInWords(foundGave(found, shoe.facts.survey), wording);
   const first = advice.proposals[0];
   const chosenIs = (proposal: Proposal) =>
     shoeing.chosen && specDifferences(proposal.spec, spec).length === 0;
@@ -62,6 +65,22 @@ export function Choose(props: ShoeViewProps) {
         {tasks.length > 0 && (
           <p className="shoe-task-line">
             <b>The trim leaves:</b> <Fractions text={tasks.join(" ")} />
+          </p>
+        )}
+        {shoe.heelLeft && (
+          <p className="shoe-task-line">
+            <Fractions text={shoe.heelLeft} />
+          </p>
+        )}
+        {found && foundInWords(found, wording) !== "" && (
+          <p className="shoe-task-line">
+            <b>As found:</b> <Fractions text={foundInWords(found, wording)} />
+            {gave && (
+              <>
+                . It gave: <Fractions text={gave} />
+              </>
+            )}
+            .
           </p>
         )}
         <ol className="proposals">

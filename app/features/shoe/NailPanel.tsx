@@ -2,6 +2,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { SIDES } from "~core/foot/limb";
 import { nailTable } from "~core/shoe/nailTable";
+import { NAIL_SECTORS } from "~core/visit/nailFree";
 import type { ShoeViewProps } from "./shoeView";
 
 /** Nails: where they stand, how they lean, how long they have to be, and which of the table that is. */
@@ -11,8 +12,16 @@ export function NailPanel({ context, shoeing }: ShoeViewProps) {
   const { bench, shoe, record } = shoeing;
   const table = nailTable(bench.fit, shoe.toShoe.drawn, file.nailSizes);
   const skip = record?.skip ?? {};
+  const relieved = shoe.nailFree.filter((one) => one.relieve);
   const sectors = SIDES.flatMap((side) =>
-    SECTORS.map(([name, from, to]) => ({ id: `${side}-${name}`, side, name, from, to })),
+    NAIL_SECTORS.map(({ name, from, to }) => ({
+      id: `${side}-${name}`,
+      side,
+      name,
+      from,
+      to,
+      why: shoe.nailFree.find((one) => one.side === side && one.name === name)?.why,
+    })),
   );
   return (
     <section className="nail-panel" aria-label="Nails">
@@ -50,14 +59,22 @@ export function NailPanel({ context, shoeing }: ShoeViewProps) {
           ))}
         </tbody>
       </table>
-      <details className="skip-sectors">
+      {relieved.length > 0 && (
+        <p>
+          Relieve the foot side over{" "}
+          {relieved.map(({ name, side, why }) => `the ${wording.side(side)} ${name} (${why})`).join(", ")}:
+          that wall bears nothing until it has grown out.
+        </p>
+      )}
+      <details className="skip-sectors" open={shoe.nailFree.length > 0}>
         <summary>Wall that takes no nail</summary>
         <div>
-          {sectors.map(({ id, side, name, from, to }) => (
+          {sectors.map(({ id, side, name, from, to, why }) => (
             <label key={id} className="spec-check">
               <input
                 type="checkbox"
-                checked={id in skip}
+                checked={id in skip || why !== undefined}
+                disabled={why !== undefined}
                 onChange={() =>
                   void shoeing.keepAt(
                     ["skip", id],
@@ -68,6 +85,7 @@ export function NailPanel({ context, shoeing }: ShoeViewProps) {
               />
               <span>
                 {name}, {wording.side(side)}
+                {why && <span className="quiet"> ({why}, until it has grown out)</span>}
               </span>
             </label>
           ))}
@@ -76,10 +94,3 @@ export function NailPanel({ context, shoeing }: ShoeViewProps) {
     </section>
   );
 }
-
-/** Stretches of wall by name, parts of the outline from the toe. */
-const SECTORS = [
-  ["toe quarter", 0.15, 0.38],
-  ["quarter", 0.38, 0.56],
-  ["behind the quarter", 0.56, 1],
-] as const;

@@ -10,6 +10,7 @@ import { LIMBS } from "~core/foot/limb";
 import { specInWords } from "~core/shoe/specification";
 import { change } from "~core/record/change";
 import { valueAt } from "~core/record/edit";
+import { signedBefore } from "~core/record/visit";
 import { signEdits, signOff } from "~core/visit/signOff";
 import { NoteField } from "~app/stage/NoteField";
 import type { StageContext } from "~app/stage/stageContext";
@@ -27,6 +28,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
+  const due = signedBefore(file.visits, visit)?.next?.due;
   const {
     next,
     capWeeks,
@@ -35,7 +37,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
     feet: rows,
     unmeasured,
   } = useMemo(
-    () => signOff({ visit, horse: file.horse, feet }, file.readings, settings, wording),
+    () => signOff({ visit, horse: file.horse, feet, due }, file.readings, settings, wording),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit`
     [visit, file, settings],
   );

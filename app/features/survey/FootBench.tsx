@@ -43,6 +43,7 @@ import { useLane } from "./useLane";
 import { PlannedDone } from "./PlannedDone";
 import { useHandle } from "~app/ui/useHandle";
 import { WallsEntry } from "./WallsEntry";
+import { signedBefore } from "~core/record/visit";
 import { WhichSide } from "./WhichSide";
 import { WayTabs, wayOf } from "./WayTabs";
 import "./bench.css";
@@ -93,7 +94,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
       noise: noiseOf(settings),
       wording,
       bounds: settings.bounds as BoundOverrides,
-      lastVisit: lastSigned(file.visits, visit),
+      lastVisit: signedBefore(file.visits, visit),
       growthPerDay: context.outlooks[limb].growth.perDay,
     },
     lane.values,
@@ -279,8 +280,4 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
       {moment === "after" && <PlannedDone trim={foot.trim} after={lane.values} />}
     </div>
   );
-}
-
-function lastSigned(visits: StageContext["file"]["visits"], visit: StageContext["visit"]) {
-  return visits.findLast((one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date);
 }

@@ -18,6 +18,7 @@ import type { Moment } from "~core/foot/records/reading";
 import { fail, ok } from "~core/result";
 import { parseLength } from "~core/units/length";
 import type { StageContext } from "~app/stage/stageContext";
+import { estimatedAbove } from "~core/foot/wallEstimate";
 import { chalkSays, frogSays } from "~core/foot/frogWords";
 import { lengthInField } from "~core/foot/wording";
 import { Fractions } from "~app/ui/Fractions";
@@ -27,7 +28,9 @@ const COLUMNS = Object.keys(WALL_MEASURES) as WallMeasure[];
 /** Depth of the sulcus beside the point of the frog: what a straightedge and a rule can give, mm. */
 const SULCUS_LIVING = [0, 40] as const;
 /** What can be pared at the point of the frog, and how far a frog stands past or within the heels' plane, mm. */
-const CHALK_LIVING = [0, 40] as const;
+/** No wall stands further above its live sole than this, so none is pared deeper. */
+const CHALK_LIVING = [0, 25] as const;
+const STEP_LIVING = [0, 25] as const;
 const PROUD_LIVING = [-40, 40] as const;
 
 interface WallsEntryProps {
@@ -77,6 +80,7 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
     sulcus: field(["sulcusDepthMm"], existing?.sulcusDepthMm, "Sulcus depth", SULCUS_LIVING),
   };
   fields["chalk"] = field(["chalkMm"], existing?.chalkMm, "Chalk pared", CHALK_LIVING);
+  fields["step"] = field(["stepMm"], existing?.stepMm, "Wall over the sole", STEP_LIVING);
   fields["proud"] = field(["frogProudMm"], existing?.frogProudMm, "Frog against the heels", PROUD_LIVING);
   for (const place of WALL_PLACES)
     for (const column of COLUMNS)
@@ -90,6 +94,7 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
     fields[`ring.${id}.toe`] = { ...field(["rings", id, "toeMm"], ring.toeMm, "Ring at the toe", [0, 250]) };
     fields[`ring.${id}.heel`] = field(["rings", id, "heelMm"], ring.heelMm, "Ring at the heel", [0, 250]);
   }
+  const aboveToe = estimatedAbove(existing?.chalkMm, existing?.stepMm);
   const { view, type, settle } = useFields(fields);
   const issue = Object.keys(fields).flatMap((name) => view(name).issue ?? [])[0];
   const input = (name: string, label: string) => {
@@ -157,6 +162,23 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
           {input("chalk", "Chalk pared")}
         </div>
         {existing?.chalkMm !== undefined && <p className="walls-follows">{chalkSays(existing.chalkMm)}</p>}
+        <div className="walls-row">
+          <span>
+            Wall over the sole <span className="quiet">at the toe, step down to the sole as it is</span>
+          </span>
+          {input("step", "Wall over the sole")}
+        </div>
+        {aboveToe !== undefined && (
+          <p className="walls-follows">
+            <Fractions
+              text={
+                existing?.walls.toe?.above === undefined
+                  ? `Chalk and step make about ${wording.cut(aboveToe)} of wall above the live sole at the toe: an estimate, until it is measured.`
+                  : `Chalk and step make ${wording.cut(aboveToe)}; measured are ${wording.cut(existing.walls.toe.above)}.`
+              }
+            />
+          </p>
+        )}
         <div className="walls-row">
           <span>
             Frog against the heels <span className="quiet">straightedge across both; − where it lies in</span>

@@ -49,18 +49,30 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
         </div>
       </div>
     );
-  const { after, lines, otherPlan, otherLines, past, reasons, refusals, shoe, rest, sides, compared } =
-    trimBench(
-      {
-        facts,
-        plan,
-        lenses: bench.lenses,
-        cuts,
-        done,
-        second: second && secondLens ? { lens: secondLens, planned: second } : undefined,
-      },
-      wording,
-    );
+  const {
+    after,
+    lines,
+    otherPlan,
+    otherLines,
+    past,
+    reasons,
+    refusals,
+    shoe,
+    rest,
+    verdict,
+    sides,
+    compared,
+  } = trimBench(
+    {
+      facts,
+      plan,
+      lenses: bench.lenses,
+      cuts,
+      done,
+      second: second && secondLens ? { lens: secondLens, planned: second } : undefined,
+    },
+    wording,
+  );
   const overlay = { lines, second: otherLines, cuts, most: plan.limits.most, wording, onMove: bench.move };
   return (
     <div className="bench trim-bench">
@@ -113,6 +125,11 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
               </li>
             ))}
           </ul>
+        )}
+        {verdict && (
+          <p className="plan-verdict">
+            <Fractions text={verdict} />
+          </p>
         )}
         {sides.length > 0 && (
           <div className="plan-compared">

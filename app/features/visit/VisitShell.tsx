@@ -20,7 +20,7 @@ import { horseOutlook } from "~core/cycle/horseDue";
 import { visitFoot, type VisitFoot } from "~core/visit/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import { footOrder } from "~core/foot/order";
-import { type Visit } from "~core/record/visit";
+import { signedBefore, type Visit } from "~core/record/visit";
 import { STAGE_NAMES, STAGES, type Stage } from "~core/constants/stages";
 import { FlagBanner } from "./FlagBanner";
 import { FootChooser } from "./FootChooser";
@@ -81,9 +81,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
     Limb,
     VisitFoot
   >;
-  const last = file.visits.findLast(
-    (one) => one.status === "signed" && one.id !== visit.id && one.date <= visit.date,
-  );
+  const last = signedBefore(file.visits, visit);
   const outlooks = useOutlooks(file);
   const context: StageContext = {
     visit,

@@ -7,12 +7,17 @@ import { ordinaryFoot } from "~core/foot/parametric/fit";
 import { soleFigure } from "~core/foot/parametric/figure";
 import { sizeFactor } from "~core/foot/parametric/parameters";
 import { distance, type Vector } from "~core/geometry/vector";
+import { sentenceCase } from "~core/foot/wording";
 import { useWording } from "~app/ui/useWording";
 
 interface LandingFigureProps {
   limb: Limb;
   watching: Watching | undefined;
   name: string;
+  /** The look that it is held against, dashed. */
+  earlier?: Watching | undefined;
+  /** True for the foot whose taps stand beside it. */
+  main: boolean;
   /** Keeps what was tapped or dragged; `was` is what it started from. */
   onKeep: (was: Seen, now: Seen) => unknown;
 }
@@ -35,7 +40,7 @@ const KEYS: Record<string, Vector> = {
 };
 
 /** A small foot seen from above, toe up: tap where it lands, drag from the middle the way it leaves. */
-export function LandingFigure({ limb, watching, name, onKeep }: LandingFigureProps) {
+export function LandingFigure({ limb, watching, name, earlier, main, onKeep }: LandingFigureProps) {
   const wording = useWording();
   const ids = useId();
   const svg = useRef<SVGSVGElement>(null);
@@ -66,8 +71,8 @@ export function LandingFigure({ limb, watching, name, onKeep }: LandingFigurePro
     return found ? back(found) : undefined;
   };
   return (
-    <figure className="landing">
-      <figcaption>{name}</figcaption>
+    <figure className="landing" data-main={main}>
+      <figcaption>{sentenceCase(wording.limb(limb))}</figcaption>
       <svg
         ref={svg}
         className="drawing landing-svg"
@@ -122,6 +127,18 @@ export function LandingFigure({ limb, watching, name, onKeep }: LandingFigurePro
           )} Z`}
         />
         <line className="midline" x1={0} x2={0} y1={-136} y2={12} />
+        {earlier?.leaves !== undefined && (
+          <line
+            className="left-before"
+            x1={0}
+            y1={-MIDDLE[1]}
+            x2={at(arrow(earlier.leaves))[0]}
+            y2={at(arrow(earlier.leaves))[1]}
+          />
+        )}
+        {earlier?.lands && (
+          <circle className="landed-before" cx={at(earlier.lands)[0]} cy={at(earlier.lands)[1]} r={9} />
+        )}
         {leaves !== undefined && (
           <g className="leaving">
             <line x1={0} y1={-MIDDLE[1]} x2={at(arrow(leaves))[0]} y2={at(arrow(leaves))[1]} />

@@ -46,6 +46,8 @@ export interface FootFacts extends FootState {
   sulcusState?: Reading["sulcusState"];
   /** Pared at the point of the frog before the surface turned even and waxy, mm. */
   chalkMm?: number | undefined;
+  /** The wall at the toe past the sole beside it, mm. */
+  stepMm?: number | undefined;
   /** The frog past the heels' plane, mm, + = proud. */
   frogProudMm?: number | undefined;
   rings: readonly { toeMm: number; heelMm?: number | undefined; day?: string | undefined }[];

@@ -50,7 +50,9 @@ export const readingSchema = z.strictObject({
   /** Hairline to the ground and wall along itself, at toe quarters and quarters. */
   heights: z.partialRecord(z.enum(HEIGHT_MEASURES), measuredSchema).optional(),
   /** What was pared at the point of the frog before the surface turned even and waxy, mm. */
-  chalkMm: z.number().min(0).max(40).optional(),
+  chalkMm: z.number().min(0).max(25).optional(),
+  /** How far the wall at the toe stands past the sole beside it as it is now, mm. */
+  stepMm: z.number().min(0).max(25).optional(),
   /** How far the frog at its widest stands past the heels' plane, mm: + proud, - lies in. */
   frogProudMm: z.number().min(-40).max(40).optional(),
   /** Oddities that were asked about and kept. */

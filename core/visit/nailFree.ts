@@ -1,0 +1,86 @@
+import type { FootFacts } from "../foot/findings/facts";
+import { hornOf } from "../foot/horn";
+import type { Side } from "../foot/limb";
+import { sizeFactor } from "../foot/parametric/parameters";
+import { presentFinds, type Find, type Look } from "../foot/records/look";
+import type { WallPlace } from "../foot/survey/walls";
+import { FIND_KINDS, type FindKind } from "../foot/wear";
+
+/** Stretches of wall by name, parts of the outline from the toe. */
+export const NAIL_SECTORS = [
+  { name: "toe quarter", from: 0.15, to: 0.38 },
+  { name: "quarter", from: 0.38, to: 0.56 },
+  { name: "behind the quarter", from: 0.56, to: 1 },
+] as const;
+
+/** A stretch of wall without nails, and why. */
+export interface NailFree {
+  side: Side;
+  from: number;
+  to: number;
+  name: string;
+  /** "crack", "thin wall". */
+  why: string;
+  /** True where the wall is to bear nothing either. */
+  relieve: boolean;
+}
+
+/** What was found in a wall and takes no nail until it has grown out. A bruise or an old ring takes one. */
+const NO_NAIL: readonly FindKind[] = ["crack", "cavity", "white line", "old tract", "puncture", "discharge"];
+/** And bears nothing. */
+const RELIEVED: readonly FindKind[] = ["crack", "cavity", "white line"];
+/** Horn thinner than this holds no nail that does not press, mm on a foot of size 1. Assumption, because of a nail's shank. */
+const NAIL_HORN_MM = 4;
+
+const SECTOR_OF: Partial<Record<WallPlace, [Side, (typeof NAIL_SECTORS)[number]]>> = {
+  toeQuarterMedial: ["medial", NAIL_SECTORS[0]],
+  toeQuarterLateral: ["lateral", NAIL_SECTORS[0]],
+  quarterMedial: ["medial", NAIL_SECTORS[1]],
+  quarterLateral: ["lateral", NAIL_SECTORS[1]],
+  heelMedial: ["medial", NAIL_SECTORS[2]],
+  heelLateral: ["lateral", NAIL_SECTORS[2]],
+};
+
+/** A sole find nearer the middle than this part of the half width is not in the wall's reach. Assumption. */
+const WALL_REACH_MM = 38;
+/** Limits of the stretches on a foot of size 1, mm ahead of the back of the sulcus. Assumption, from the ordinary outline. */
+const QUARTER_Y = { front: 92, back: 48 };
+
+/** The place of a find on the wall: as it was chosen, else the nearest to where it was tapped on the sole. */
+function wallOf({ wall, at: [x, y] }: Find): WallPlace | undefined {
+  if (wall) return wall;
+  if (Math.abs(x) < WALL_REACH_MM) return undefined;
+  const side = x > 0 ? "Lateral" : "Medial";
+  return y > QUARTER_Y.front ? `toeQuarter${side}` : y > QUARTER_Y.back ? `quarter${side}` : `heel${side}`;
+}
+
+/** Wall that takes no nail by itself: cracked, hollow or separated where it was found so, or too thin where it was measured. */
+export function nailFreeSectors(
+  look: Look | undefined,
+  { walls, drawn }: Pick<FootFacts, "walls" | "drawn">,
+): NailFree[] {
+  const least = NAIL_HORN_MM * sizeFactor(drawn);
+  const free = new Map<string, NailFree>();
+  const put = (place: WallPlace | undefined, why: string, relieve: boolean) => {
+    const found = place && SECTOR_OF[place];
+    if (!found) return;
+    const [side, sector] = found;
+    const key = `${side} ${sector.name}`;
+    const before = free.get(key);
+    free.set(key, {
+      side,
+      ...sector,
+      why: before && before.why !== why ? `${before.why}, ${why}` : why,
+      relieve: relieve || (before?.relieve ?? false),
+    });
+  };
+  for (const [, find] of presentFinds(look))
+    if (NO_NAIL.includes(find.kind))
+      put(wallOf(find), FIND_KINDS[find.kind].toLowerCase(), RELIEVED.includes(find.kind));
+  for (const place of Object.keys(SECTOR_OF) as WallPlace[]) {
+    const horn = hornOf(walls[place]);
+    // The heels are never nailed and always thin.
+    if (horn !== undefined && horn < least && !place.startsWith("heel")) put(place, "thin wall", false);
+  }
+  return [...free.values()];
+}
