@@ -30,7 +30,7 @@ const NO_NAIL: readonly FindKind[] = ["crack", "cavity", "white line", "old trac
 /** And bears nothing. */
 const RELIEVED: readonly FindKind[] = ["crack", "cavity", "white line"];
 /** Horn thinner than this holds no nail that does not press, mm on a foot of size 1. Assumption, because of a nail's shank. */
-const NAIL_HORN_MM = 4;
+const NAIL_HORN_MM = 3;
 
 const SECTOR_OF: Partial<Record<WallPlace, [Side, (typeof NAIL_SECTORS)[number]]>> = {
   toeQuarterMedial: ["medial", NAIL_SECTORS[0]],
