@@ -1,18 +1,17 @@
 import { describe, expect, test } from "@jest/globals";
-import type { FootOutlook, FootVisit } from "~core/cycle/horseDue";
-import type { FootValues } from "~core/foot/measures";
+import type { FootOutlook } from "~core/cycle/horseDue";
+import { TREND_MEASURES, type TrendVisit } from "~core/foot/records/trends";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { trendModel } from "./model";
 
-const foot = (toe: number, dorsal = 50, pastern = 50): FootValues => ({
-  toeLength: { value: toe, source: "calliper" },
-  dorsalAngle: { value: dorsal, source: "gauge" },
-  pasternAngle: { value: pastern, source: "gauge" },
-});
-const history: FootVisit[] = [
-  { date: "2026-01-01", before: foot(92, 48), after: foot(83, 50) },
-  { date: "2026-02-12", before: foot(94, 47), after: foot(84, 50) },
-];
+const measure = (id: string) => TREND_MEASURES.find((one) => one.id === id)!;
+const days = (...values: [before: number, after: number][]): TrendVisit[] =>
+  values.map(([before, after], index) => ({
+    date: index === 0 ? "2026-01-01" : "2026-02-12",
+    before,
+    after,
+  }));
+const TOE = days([92, 83], [94, 84]);
 const rate = { perDay: 0.25, sd: 0.02, observations: 1 };
 const outlook: FootOutlook = {
   limb: "LF",
@@ -34,7 +33,7 @@ const noise = GENERAL_NOISE.value;
 
 describe("trendModel", () => {
   test("each visit is a value before and after; the noise band lies about what was last left", () => {
-    const model = trendModel("toeLength", history, outlook, noise);
+    const model = trendModel(measure("toeLength"), TOE, outlook, noise);
     expect(model?.visits).toEqual([
       { date: "2026-01-01", before: 92, after: 83 },
       { date: "2026-02-12", before: 94, after: 84 },
@@ -43,7 +42,7 @@ describe("trendModel", () => {
   });
 
   test("the forecast starts at the last visit, ends a week past the due day and widens", () => {
-    const forecast = trendModel("toeLength", history, outlook, noise)?.forecast ?? [];
+    const forecast = trendModel(measure("toeLength"), TOE, outlook, noise)?.forecast ?? [];
     expect([forecast[0]?.mean, forecast[0]?.date, forecast.at(-1)?.date]).toEqual([
       84,
       "2026-02-12",
@@ -54,13 +53,13 @@ describe("trendModel", () => {
   });
 
   test("the axis is dorsal minus pastern, its band the noise of four angles", () => {
-    const model = trendModel("axis", history, outlook, noise);
+    const model = trendModel(measure("axis"), days([-2, 0], [-3, 0]), outlook, noise);
     expect(model?.visits[1]).toEqual({ date: "2026-02-12", before: -3, after: 0 });
     expect(model?.band?.high).toBeCloseTo(1.5 * Math.SQRT2, 12);
   });
 
   test("everything drawn lies inside the range", () => {
-    const model = trendModel("dorsalAngle", history, outlook, noise)!;
+    const model = trendModel(measure("dorsalAngle"), days([48, 50], [47, 50]), outlook, noise)!;
     const drawn = [
       ...model.visits.flatMap(({ before, after }) => [before!, after!]),
       ...model.forecast.flatMap(({ low, high }) => [low, high]),
@@ -70,8 +69,8 @@ describe("trendModel", () => {
   });
 
   test("no measure, no trend; no forecast, no dotted line", () => {
-    expect(trendModel("heelDifference", history, outlook, noise)).toBeUndefined();
-    expect(trendModel("toeLength", [], undefined, noise)).toBeUndefined();
-    expect(trendModel("toeLength", history, undefined, noise)?.forecast).toEqual([]);
+    expect(trendModel(measure("toeLength"), [], undefined, noise)).toBeUndefined();
+    expect(trendModel(measure("toeLength"), TOE, undefined, noise)?.forecast).toEqual([]);
+    expect(trendModel(measure("chalkMm"), days([4, 1], [3, 1]), outlook, noise)?.forecast).toEqual([]);
   });
 });

@@ -1,20 +1,15 @@
 import { Segmented, Select } from "antd";
 import { useCallback, useMemo, useState } from "react";
 import { TrendChart } from "~app/charts/trend/Chart";
-import {
-  isLength,
-  TREND_MEASURES,
-  TREND_NAMES,
-  trendModel,
-  type TrendMeasure,
-} from "~app/charts/trend/model";
+import { trendModel } from "~app/charts/trend/model";
 import { shortDay } from "~app/ui/days";
 import { useSettings } from "~app/ui/useWording";
-import { footHistory, type FootOutlook } from "~core/cycle/horseDue";
+import type { FootOutlook } from "~core/cycle/horseDue";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import type { Reading } from "~core/foot/records/reading";
 import { noiseOf } from "~core/foot/records/pairs";
-import { wordingFor } from "~core/foot/wording";
+import { trendsOfFoot, trendVisits } from "~core/foot/records/trends";
+import { sentenceCase, wordingFor } from "~core/foot/wording";
 
 /** How one measure of one foot has gone, with the noise of measuring and the forecast. */
 export function Trend({
@@ -25,25 +20,42 @@ export function Trend({
   outlooks: readonly FootOutlook[];
 }) {
   const settings = useSettings();
-  const [measure, setMeasure] = useState<TrendMeasure>("toeLength");
+  const [chosen, setChosen] = useState("toeLength");
   const [limb, setLimb] = useState<Limb>("LF");
+  const offered = useMemo(() => trendsOfFoot(readings, limb), [readings, limb]);
+  const measure = offered.find(({ id }) => id === chosen) ?? offered[0];
   const model = useMemo(
     () =>
+      measure &&
       trendModel(
         measure,
-        footHistory(readings, limb),
+        trendVisits(readings, limb, measure),
         outlooks.find((one) => one.limb === limb),
         noiseOf(settings),
       ),
     [measure, limb, readings, outlooks, settings],
   );
+  const kind = measure?.kind;
   const show = useCallback(
     (value: number) => {
       const wording = wordingFor(settings);
-      return isLength(measure) ? wording.length(value) : wording.angle(value);
+      return kind === "length"
+        ? wording.length(value)
+        : kind === "angle"
+          ? wording.angle(value)
+          : value.toFixed(2);
     },
-    [measure, settings],
+    [kind, settings],
   );
+  const wording = wordingFor(settings);
+  const nameOf = (name: string): string => sentenceCase(wording.inOwnWords(name));
+  const groups = [...new Set(offered.map(({ group }) => group))].map((group) => ({
+    label: group,
+    title: group,
+    options: offered
+      .filter((one) => one.group === group)
+      .map(({ id, name }) => ({ value: id, label: nameOf(name) })),
+  }));
   return (
     <section className="horse-trend" aria-label="Trend">
       <div className="trend-head">
@@ -51,19 +63,22 @@ export function Trend({
         <Segmented aria-label="Foot" options={[...LIMBS]} value={limb} onChange={setLimb} />
         <Select
           aria-label="Measure"
-          value={measure}
-          onChange={setMeasure}
-          options={TREND_MEASURES.map((value) => ({ value, label: TREND_NAMES[value] }))}
-          style={{ minWidth: 170 }}
+          value={measure?.id ?? null}
+          onChange={setChosen}
+          options={groups}
+          showSearch
+          optionFilterProp="label"
+          popupMatchSelectWidth={false}
+          style={{ minWidth: 220, maxWidth: "100%" }}
         />
       </div>
-      {model ? (
+      {model && measure ? (
         <>
           <TrendChart
             model={model}
             show={show}
             shortDay={shortDay}
-            title={`${TREND_NAMES[measure]} of ${limb} over the visits`}
+            title={`${nameOf(measure.name)} of ${limb} over the visits`}
           />
           <p className="quiet trend-key">
             Open before, filled after each trim. Inside the band around what was last left, nothing has
