@@ -11,8 +11,18 @@ import type { Look } from "~core/foot/records/look";
 import type { Reading } from "~core/foot/records/reading";
 import type { Visit } from "~core/record/visit";
 import type { WatchingRecord } from "~core/gait/watchingRecord";
+import {
+  CONTRACTED_HEELS,
+  isContracted,
+  isSheared,
+  SHEARED_TILT_DEG,
+  storyHorn,
+  storyWatched,
+} from "./stories";
 import type { Story } from "./yards";
 
+/** Heels further apart than this and the foot is seen to land on the taller one, mm. */
+const LANDS_ON_MM = 5.5;
 /** How exactly a practised hand places a mark, mm. */
 const MARK_SD_MM = 0.8;
 
@@ -31,8 +41,9 @@ export function surveyedSole(
   const marks: SolarMarks = {};
   for (const [mark, [x, y]] of Object.entries(soleLandmarks(flared))) {
     const onMidline = mark === "sulcusBack" || mark === "sulcusFront";
+    const apart = mark.startsWith("heel") && isContracted(foot, story) ? CONTRACTED_HEELS : 1;
     marks[mark as keyof SolarMarks] = {
-      x: onMidline ? 0 : normalDraw(random, x, MARK_SD_MM),
+      x: onMidline ? 0 : normalDraw(random, x * apart, MARK_SD_MM),
       y: mark === "sulcusBack" ? 0 : normalDraw(random, y, MARK_SD_MM),
     };
   }
@@ -59,12 +70,15 @@ export function surveyedSole(
       heelMedial: { thickness: vary(wall.heel), above: Math.max(0, vary(Math.max(1, medial))) },
       heelLateral: { thickness: vary(wall.heel), above: Math.max(0, vary(Math.max(1, lateral))) },
     },
-    sulcusDepthMm: half(normalDraw(random, (thin ? 8 : 14) * k, 0.6)),
+    sulcusDepthMm: half(normalDraw(random, thin ? 8 * k : 14 + 3 * (k - 1), 0.6)),
     side: {
       heelAngle: { value: half(foot.heelAngleDeg), source: "gauge" },
       dish: { value: half(foot.dishDeg), source: "gauge" },
     },
-    rear: { limbDeviation: { value: half(foot.limbDeviationDeg), source: "gauge" } },
+    rear: {
+      limbDeviation: { value: half(foot.limbDeviationDeg), source: "gauge" },
+      ...(isSheared(foot, story) && { hairlineTilt: { value: SHEARED_TILT_DEG, source: "gauge" as const } }),
+    },
   };
 }
 
@@ -74,9 +88,14 @@ interface Place {
 }
 
 /** How the foot was seen to land and leave: on its taller side, over the toe or the quarter that its limb leans to. */
-export function watchedFoot({ visit, limb }: Place, foot: FootParameters, random: Random): WatchingRecord {
+export function watchedFoot(
+  { visit, limb }: Place,
+  foot: FootParameters,
+  story: Story | undefined,
+  random: Random,
+): WatchingRecord {
   const difference = foot.heelHeightMm.lateral - foot.heelHeightMm.medial;
-  const side = Math.abs(difference) > 4 ? Math.sign(difference) * 42 : 4 * (random() - 0.5);
+  const side = Math.abs(difference) > LANDS_ON_MM ? Math.sign(difference) * 42 : 4 * (random() - 0.5);
   const leaves =
     Math.max(-40, Math.min(40, Math.round(normalDraw(random, foot.limbDeviationDeg * 4, 3)))) + 0;
   return {
@@ -88,8 +107,23 @@ export function watchedFoot({ visit, limb }: Place, foot: FootParameters, random
     flight: "straight",
     lands: [Math.round(side) + 0, 58],
     leaves,
+    ...storyWatched(foot, story),
   };
 }
+
+/** The same foot when all was done: it lands nearer to flat; how the limb is built stays. */
+export function watchedDone(came: WatchingRecord): WatchingRecord {
+  const { lands, slide, slideReach, ...stays } = came;
+  return {
+    ...stays,
+    id: came.id.replace(/before$/, "after"),
+    look: "after",
+    ...(lands && { lands: [Math.round(lands[0] * LEFT_OF_LANDING) + 0, 60] }),
+    ...(slide && { slide: "none" }),
+  };
+}
+/** What a trim leaves of a landing to one side. */
+const LEFT_OF_LANDING = 0.4;
 
 /**
  * The old shoe's wear and what was found, by the horse's story; `toGrowMm` is what the wall has still to grow until the
@@ -97,6 +131,7 @@ export function watchedFoot({ visit, limb }: Place, foot: FootParameters, random
  */
 export function lookedAtFoot(
   { visit, limb }: Place,
+  foot: FootParameters,
   watched: WatchingRecord,
   story: Story | undefined,
   toGrowMm: number,
@@ -155,6 +190,7 @@ export function lookedAtFoot(
     date: visit.date,
     wear: wear as Look["wear"],
     finds,
+    ...storyHorn(foot, story),
   };
 }
 

@@ -6,7 +6,7 @@ import { isFore, LIMBS, type Limb } from "~core/foot/limb";
 import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "~core/foot/measures";
 import { cutFoot, growFoot, type Growth } from "~core/foot/parametric/cut";
 import { ordinaryFoot } from "~core/foot/parametric/fit";
-import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/parameters";
+import { bearingLengthOf, eachSide, type FootParameters } from "~core/foot/parametric/parameters";
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
 import { degrees, radians } from "~core/math/angle";
 import { isShod, type Horse } from "~core/record/horse";
@@ -16,10 +16,11 @@ import { DEFAULT_ROUNDS, DEFAULT_SETTINGS } from "~core/record/settings";
 import { noRecords, type Records } from "~core/record/tables";
 import { SHEET_STEPS, trimId, type Trim } from "~core/trim/trimRecord";
 import { blankVisit, type Visit } from "~core/record/visit";
-import { isSurveyed, lookedAtFoot, surveyedSole, watchedFoot } from "./footRead";
+import { isSurveyed, lookedAtFoot, surveyedSole, watchedDone, watchedFoot } from "./footRead";
 import { forgedLog, rack } from "./forged";
 import { shodFoot } from "./shod";
 import { sound } from "./sound";
+import { storyFoot } from "./stories";
 import { chooseCuts, plannedTrim, takenByHand } from "./trimmed";
 import { BOOKED, HAPPENED, HOME } from "./booked";
 import { ROUND, type HorsePlan } from "./yards";
@@ -122,14 +123,18 @@ function addHorse(
   const days = visitDays(horse, plan, today, random);
   const feet = LIMBS.map((limb) => {
     const foot = startingFoot(horse, plan, limb, random);
-    return { limb, foot, pace: footPace(horse, foot, random), history: [] as FootVisit[] };
+    return { limb, foot, start: foot, pace: footPace(horse, foot, random), history: [] as FootVisit[] };
   });
   let lastDay: IsoDate | undefined;
   let visit: Visit | undefined;
   for (const date of days) {
     const visitId = `${id}-${date}`;
     const read = (foot: FootParameters, moment: Moment): Reading => {
-      const reading = readingOf(foot, { visitId, horseId: id, limb: foot.limb, moment, date }, random);
+      const reading = readingOf(
+        storyFoot(foot, plan.story),
+        { visitId, horseId: id, limb: foot.limb, moment, date },
+        random,
+      );
       records.readings.push(reading);
       return reading;
     };
@@ -137,18 +142,18 @@ function addHorse(
       if (lastDay) own.foot = sound(growFoot(own.foot, grownBetween(own.pace, lastDay, date)));
       const before = read(own.foot, "before");
       if (isSurveyed(days, date)) {
-        Object.assign(before, surveyedSole(own.foot, plan.story, hand));
+        Object.assign(before, surveyedSole(storyFoot(own.foot, plan.story), plan.story, hand));
         const place = { visit: { id: visitId, horseId: id, date }, limb: own.limb };
-        const watched = watchedFoot(place, own.foot, hand);
+        const watched = watchedFoot(place, own.foot, plan.story, hand);
         const toGrow = own.pace.growth * seasonDays(date, days.at(-1) ?? date, "north");
-        records.watchings.push(watched);
-        records.looks.push(lookedAtFoot(place, watched, plan.story, toGrow));
+        records.watchings.push(watched, watchedDone(watched));
+        records.looks.push(lookedAtFoot(place, own.foot, watched, plan.story, toGrow));
       }
       const meant = chooseCuts(own.foot, horse);
       const isPlanned = isSurveyed(days, date) && !plan.story && !plan.trouble;
       const cuts = takenByHand(meant, isPlanned ? INNER_HEEL_HABIT_MM : 0, random);
       const decided = isPlanned ? plannedTrim(horse, own.foot, before, meant) : undefined;
-      own.foot = sound(cutFoot(own.foot, cuts)).foot;
+      own.foot = settled(sound(cutFoot(own.foot, cuts)).foot, own.start, plan);
       records.trims.push({
         id: trimId(visitId, own.limb),
         visitId,
@@ -161,7 +166,12 @@ function addHorse(
         ...(decided && { plan: decided }),
       });
       if (isSurveyed(days, date) && isShod(horse, own.limb))
-        records.shoes.push(shodFoot({ visit: { id: visitId, horseId: id, date }, limb: own.limb }, horse));
+        records.shoes.push(
+          shodFoot({ visit: { id: visitId, horseId: id, date }, limb: own.limb }, horse, {
+            last: lastDay,
+            state: plan.foundState?.[own.limb],
+          }),
+        );
       own.history.push({ date, before: before.values, after: read(own.foot, "after").values });
     }
     const outlooks = feet.map(({ limb, history }) => footOutlook(horse, limb, history, DEFAULT_SETTINGS));
@@ -172,6 +182,7 @@ function addHorse(
       status: "signed",
       signedAt: `${date}T15:00:00Z`,
       ...blankVisit(),
+      ...(isSurveyed(days, date) && { looks: LOOKS_TAKEN }),
       next: horseDue(horse, date, outlooks, DEFAULT_SETTINGS),
     };
     records.visits.push(visit);
@@ -188,6 +199,12 @@ function addHorse(
       ...blankVisit(),
     });
 }
+
+/** Both looks of a visit are taken on the same ground, so that they can be compared. */
+const LOOKS_TAKEN = {
+  before: { gait: "walk", surface: "hard, level", direction: "away", head: "steady", hip: "level" },
+  after: { gait: "walk", surface: "hard, level", direction: "away" },
+} as const satisfies Visit["looks"];
 
 const prescriptionOf = (
   { inDays, ...asked }: NonNullable<HorsePlan["prescription"]>,
@@ -210,10 +227,10 @@ function startingFoot(horse: Horse, plan: HorsePlan, limb: Limb, random: Random)
   const foot = ordinaryFoot(limb, horse);
   const vary = (value: number, sd: number) => normalDraw(random, value, sd);
   const pastern = vary(foot.pasternAngleDeg, 1);
-  const asymmetry = vary(0, 1);
+  const asymmetry = vary(0, 0.4);
   const varied: FootParameters = {
     ...foot,
-    widthMm: vary(foot.widthMm, foot.widthMm * 0.012),
+    widthMm: vary(foot.widthMm, foot.widthMm * 0.006),
     dorsalAngleDeg: vary(pastern, 1),
     pasternAngleDeg: pastern,
     toeLengthMm: vary(foot.toeLengthMm, 1.5),
@@ -289,6 +306,27 @@ function footPace(horse: Horse, foot: FootParameters, random: Random) {
   const steepest = degrees((HEEL_LAG_PART * toeHeight) / bearingLengthOf(foot));
   const drift = Math.min(-0.005, normalDraw(random, prior.drift.mean, prior.drift.sd * 0.4));
   return { growth, drift: Math.max(-steepest, drift) };
+}
+
+/** Part of what toe and heels have crept forward in the frame of the sulcus that is gone by the next visit. */
+const CREEP_GONE = 0.35;
+
+/**
+ * A sound foot keeps its place: its frog, from which all is measured, grows forward with it. A foot in trouble creeps on.
+ * Assumption, because toes and heels of feet that are trimmed in time do not run away.
+ */
+function settled(foot: FootParameters, start: FootParameters, { trouble }: HorsePlan): FootParameters {
+  if (trouble) return foot;
+  const back = (now: number, was: number): number => now - CREEP_GONE * Math.max(0, now - was);
+  return {
+    ...foot,
+    toeRunMm: back(foot.toeRunMm, start.toeRunMm),
+    heelRunMm: back(foot.heelRunMm, start.heelRunMm),
+    curlMm: eachSide((side) => back(foot.curlMm[side], start.curlMm[side])),
+    heelHeightMm: eachSide(
+      (side) => foot.heelHeightMm[side] - CREEP_GONE * (foot.heelHeightMm[side] - start.heelHeightMm[side]),
+    ),
+  };
 }
 
 /** Horn and drift of a foot between two days. */

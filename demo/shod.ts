@@ -5,12 +5,14 @@ import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import type { Visit } from "~core/record/visit";
 import { adviseShoe } from "~core/shoe/advice/advise";
 import { factsOfLife } from "~core/shoe/facts";
+import type { ShoeState } from "~core/shoe/foundShoe";
 import { ordinaryShoe } from "~core/shoe/specification";
 
 /** What a foot of the demo round was shod with: what its work and ground speak for, or what a vet prescribed. */
 export function shodFoot(
   place: { visit: Pick<Visit, "id" | "horseId" | "date">; limb: Limb },
   horse: Horse,
+  before: { last: string | undefined; state: ShoeState | undefined },
 ): ShoeRecord {
   const { limb } = place;
   const prescription = horse.prescription?.feet.includes(limb) ? horse.prescription : undefined;
@@ -31,6 +33,17 @@ export function shodFoot(
           },
         }
       : shod,
+    ...(before.last !== undefined && {
+      found: {
+        state: before.state ?? "as it was nailed",
+        type: shod.type,
+        pad: shod.pad,
+        nailsMedial: shod.nailsMedial,
+        nailsLateral: shod.nailsLateral,
+        by: "last visit",
+        since: before.last,
+      },
+    }),
     from: prescription ? "prescription" : "adviser",
     ticks: {
       tack: true,

@@ -1,6 +1,8 @@
 import type { HorseUse } from "~core/constants/due";
 import type { AnimalKind } from "~core/foot/toeYardstick";
 import type { Horse } from "~core/record/horse";
+import type { Limb } from "~core/foot/limb";
+import type { ShoeState } from "~core/shoe/foundShoe";
 import type { ShoeingLife } from "~core/shoe/facts";
 
 /** How a made-up horse's feet are and how they are kept; what is not said is ordinary. */
@@ -29,6 +31,8 @@ export interface HorsePlan {
   /** Where this horse's work and ground differ from those of its yard. */
   life?: Partial<ShoeingLife>;
   prescription?: { inDays: number } & Omit<NonNullable<Horse["prescription"]>, "until">;
+  /** How a shoe was found at the last visits, where it had not just stayed. */
+  foundState?: Partial<Record<Limb, ShoeState>>;
   /** What is to be seen on its feet when they are read. */
   story?: Story;
   /** Days past the usual interval at which the next visit falls due today; 0 = booked about now. */
@@ -40,7 +44,16 @@ export interface HorsePlan {
 }
 
 export type Story =
-  "one-sided wear" | "quarter crack" | "thin soles" | "old scar" | "wear mismatch" | "one-sided flare";
+  | "one-sided wear"
+  | "quarter crack"
+  | "thin soles"
+  | "old scar"
+  | "wear mismatch"
+  | "one-sided flare"
+  | "sheared heel"
+  | "contracted pair"
+  | "club foot"
+  | "run toe";
 
 export interface YardPlan {
   name: string;
@@ -86,6 +99,7 @@ export const ROUND: readonly YardPlan[] = [
         today: "08:00",
         late: 3,
         life: { goes: ["pulls shoes off"] },
+        foundState: { RF: "loose" },
       }),
       horse("Quarry", "pony", 360, "barefoot", "trim", { today: "08:00", late: -2 }),
       horse("Thrift", "cob", 480, "roads", "fronts", {
@@ -129,11 +143,23 @@ export const ROUND: readonly YardPlan[] = [
         story: "thin soles",
         watch: "Thin soles in front. Spare them.",
       }),
-      horse("Sandpiper", "horse", 450, "competition", "full set", { late: -8 }),
+      horse("Sandpiper", "horse", 450, "competition", "full set", {
+        late: -8,
+        story: "club foot",
+        watch: "Right fore stands up like a box. The vet has been told; hold its heels, leave its toe.",
+      }),
       horse("Velvet Tide", "horse", 445, "competition", "full set", { late: -8 }),
-      horse("Cinder", "horse", 435, "competition", "full set", { late: -12 }),
-      horse("Halyard", "horse", 455, "competition", "full set", { late: -12 }),
-      horse("Oriel", "horse", 440, "competition", "full set", { late: -12 }),
+      horse("Cinder", "horse", 435, "competition", "full set", {
+        late: -12,
+        story: "run toe",
+        watch: "Toe of the left fore runs ahead and is dished. Back from in front, within the horn.",
+      }),
+      horse("Halyard", "horse", 455, "competition", "full set", { late: -12, foundState: { LH: "sprung" } }),
+      horse("Oriel", "horse", 440, "competition", "full set", {
+        late: -12,
+        story: "sheared heel",
+        watch: "Inside heel of the left fore is pushed up. Level it by its live sole, a little each time.",
+      }),
     ],
   },
   {
@@ -247,7 +273,11 @@ export const ROUND: readonly YardPlan[] = [
         watch: "New to the round: stands up on high heels in front. Heels down by degrees.",
       }),
       horse("Lanternjack", "horse", 600, "roads", "full set", { late: -16 }),
-      horse("Meridian", "horse", 610, "roads", "full set", { late: -16 }),
+      horse("Meridian", "horse", 610, "roads", "full set", {
+        late: -16,
+        story: "contracted pair",
+        watch: "Both fronts narrow at the heels, frogs small. Open them slowly: ground, not the knife.",
+      }),
     ],
   },
   {

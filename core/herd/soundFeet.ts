@@ -1,6 +1,7 @@
 import type { Entry } from "../constants/entry";
 import { toeTarget } from "../foot/toeYardstick";
 import { isFore, LIMBS, type Limb } from "../foot/limb";
+import { growFoot } from "../foot/parametric/cut";
 import { estimateToeRun, ordinaryFoot } from "../foot/parametric/fit";
 import { sizeFactor, type FootParameters } from "../foot/parametric/parameters";
 import { WALL_PLACES, WALL_TAPER, type WallPlace } from "../foot/survey/walls";
@@ -50,8 +51,21 @@ export const SOUND = {
 /** Lightest and heaviest horse of the herd, kg. */
 const MASS_KG = [200, 900] as const;
 
-/** What six weeks add to a sound foot. Source: about 0.22 mm a day of toe, trade practice; the rest follows the toe forward. */
-const SIX_WEEKS = { toeMm: 9, heelMm: 7, angleDeg: -1.2, heelForwardMm: 1.5 };
+/**
+ * What six weeks add to the toe of a sound foot of size 1, and take off its angle; what the heels do follows from it, as
+ * in every forecast. Source: about 0.22 mm a day of toe, trade practice.
+ */
+const SIX_WEEKS = { toeMm: 9, angleDeg: -1.2 };
+
+/** The foot at the end of six weeks. */
+function atDue(foot: FootParameters): FootParameters {
+  const grown = growFoot(foot, {
+    hornMm: SIX_WEEKS.toeMm * sizeFactor(foot) ** 0.5,
+    driftDeg: SIX_WEEKS.angleDeg,
+  });
+  if (!grown.ok) throw new RangeError(`a sound foot that cannot grow: ${grown.issues[0]?.message ?? ""}`);
+  return grown.value;
+}
 
 /** A made-up foot with its truth: what is drawn from its parameters, and what is measured besides. */
 export interface HerdFoot {
@@ -92,15 +106,14 @@ export function soundPair(random: Random, when: "fresh" | "due"): HerdPair {
     heel: ordinary.heelHeightMm.medial,
   };
   const oneOf = (of: Limb): HerdFoot => {
-    const due = when === "due";
-    const dorsalAngleDeg = horse.dorsal + draw(SOUND.pairAngle) + (due ? SIX_WEEKS.angleDeg : 0);
+    const dorsalAngleDeg = horse.dorsal + draw(SOUND.pairAngle);
     const pasternAngleDeg = horse.dorsal - horse.axis;
-    const toeLengthMm = horse.toe + draw(SOUND.pairLength) + (due ? SIX_WEEKS.toeMm * k ** 0.5 : 0);
+    const toeLengthMm = horse.toe + draw(SOUND.pairLength);
     const widthMm = ordinary.widthMm + draw(SOUND.pairLength) * k;
     const apart = draw(SOUND.heelApart) / 2;
-    const heel = horse.heel + draw(SOUND.pairLength) + (due ? SIX_WEEKS.heelMm * k ** 0.5 : 0);
+    const heel = horse.heel + draw(SOUND.pairLength);
     const curl = draw(SOUND.curl) * k;
-    const run = draw(SOUND.heelRun) * k + (due ? SIX_WEEKS.heelForwardMm * k : 0);
+    const run = draw(SOUND.heelRun) * k;
     const shape = { limb: of, widthMm, dorsalAngleDeg, toeLengthMm };
     // Fresh, the toe stands where it did on the ordinary foot of this angle; growth takes it forward along the wall.
     const fresh = estimateToeRun({
@@ -111,21 +124,22 @@ export function soundPair(random: Random, when: "fresh" | "due"): HerdPair {
     });
     const grown = (toeLengthMm - ordinary.toeLengthMm) * Math.cos(radians(dorsalAngleDeg));
     const toeWall = draw(SOUND.toeWall) * (isFore(of) ? 1 : 0.95);
+    const foot: FootParameters = {
+      ...ordinary,
+      ...shape,
+      pasternAngleDeg,
+      heelAngleDeg: dorsalAngleDeg - horse.underHeel,
+      dishDeg: Math.max(0, draw(SOUND.dish)),
+      toeRunMm: fresh + grown,
+      heelRunMm: run,
+      curlMm: { medial: Math.max(0, curl), lateral: Math.max(0, -curl) },
+      heelHeightMm: { medial: heel - apart, lateral: heel + apart },
+      limbDeviationDeg: draw(SOUND.lean),
+      lateralWiderMm: horse.wider + draw(SOUND.pairLength) * k,
+      frog: { stretch: draw(SOUND.frogStretch), widthRatio: draw(SOUND.frogWidth) },
+    };
     return {
-      foot: {
-        ...ordinary,
-        ...shape,
-        pasternAngleDeg,
-        heelAngleDeg: dorsalAngleDeg - horse.underHeel,
-        dishDeg: Math.max(0, draw(SOUND.dish)),
-        toeRunMm: fresh + grown,
-        heelRunMm: run,
-        curlMm: { medial: Math.max(0, curl), lateral: Math.max(0, -curl) },
-        heelHeightMm: { medial: heel - apart, lateral: heel + apart },
-        limbDeviationDeg: draw(SOUND.lean),
-        lateralWiderMm: horse.wider + draw(SOUND.pairLength) * k,
-        frog: { stretch: draw(SOUND.frogStretch), widthRatio: draw(SOUND.frogWidth) },
-      },
+      foot: when === "due" ? atDue(foot) : foot,
       centreOff: { bars: draw(SOUND.centreWays) * k, widest: draw(SOUND.centreWays) * k },
       hairlineDeg: draw(SOUND.hairline),
       tiltDeg: draw(SOUND.tilt),

@@ -43,7 +43,8 @@ export const HEEL_RULES: readonly Rule[] = [
     lens: "even-sole",
     when: "Heel heights differ by more than 5 mm and the hairline tilts with them",
     next: "Relieve the taller side, more often and less at a time; watch the landing.",
-    insteadOf: ["heels-uneven", "hairline-tilted"],
+    // What is seen of it as well is no second trouble: it stands with the witnesses of the high side.
+    insteadOf: ["heels-uneven", "hairline-tilted", "hairline-pushed", "lands-one-side", "tubules-forward"],
     see: (facts) => {
       const difference = heelDifference(facts);
       const tilt = facts.rear.hairlineTilt;
@@ -132,6 +133,7 @@ export const HEEL_RULES: readonly Rule[] = [
   {
     id: "contracted-heels",
     subject: "heels",
+    insteadOf: ["frog-shrinking"],
     when: "The heels stand closer together than those of a sound foot of this width",
     next: "Ask how long; open the heels to the ground and the frog to work, a little at a time. Tight and sore: the vet.",
     see: (facts) => {
@@ -144,8 +146,10 @@ export const HEEL_RULES: readonly Rule[] = [
       const level = levelBeyond(Math.max(0, short), sd, bounds);
       if (level === "steady") return undefined;
       const frog = facts.survey.frogWidthRatio;
+      const shortfall = facts.ratios.find(({ name }) => name === "frogShortfall")?.level;
       return {
-        level,
+        // The frog tells how far it has gone: the graver of the two counts.
+        level: shortfall === "act" ? shortfall : level,
         text: `Contracted heels: ${facts.wording.length(half.medial + half.lateral)} apart on a foot ${facts.wording.length(width)} wide${frog !== undefined && frog < 1 ? ", and the frog narrow" : ""}.`,
         evidence: `Heels apart over the width ${ratio.toFixed(2)} ± ${(sd * SOUND_HEEL_WIDTH).toFixed(2)}; about ${SOUND_HEEL_WIDTH} on a sound foot. Marked where ${bounds.map((one) => `${Math.round(one * 100)} %`).join(" and ")} less.`,
       };

@@ -104,6 +104,9 @@ export const SOLE_RULES: readonly Rule[] = [
         (a, b) => (b[1] > a[1] ? b : a),
         ["", 0],
       );
+      // A toe that has run is thick at the toe: that is said once.
+      const toe = facts.ratios.find(({ name }) => name === "toeExcess")?.level ?? "steady";
+      if (horn[0] === "toe" && toe !== "steady") return undefined;
       const where =
         horn[1] > 0
           ? facts.wording.inOwnWords(WALL_PLACE_NAMES[horn[0] as keyof typeof WALL_PLACE_NAMES].toLowerCase())

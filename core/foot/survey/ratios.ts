@@ -69,8 +69,8 @@ function toeRunBeyondLength(survey: SoleSurvey, side: SideExtras): number | unde
   const over = Math.max(0, toeLength - toeTarget);
   return toeExcess - over * Math.cos(((dorsalAngle ?? USUAL_WALL_DEG) * Math.PI) / 180);
 }
-/** What the heels of a foot come forward by growth alone, over what its toe has gained. Assumption, because the shoe or the ground wears most of it off. */
-const HEELS_GROW_PART = 0.17;
+/** What the heels of a foot come forward by growth alone, over what its toe has gained: as `growFoot` has it on ordinary feet of 500 kg (0.57 hind to 0.59 fore). */
+const HEELS_GROW_PART = 0.58;
 /** Where the wall's angle was not read. Assumption, because most feet stand within a few degrees of it. */
 const USUAL_WALL_DEG = 50;
 
@@ -86,7 +86,7 @@ function ratioSd(survey: SoleSurvey, walls: Walls, m: number, a: number): Record
     toeExcess: (Math.sqrt(1 + 4 + 0.4) * m) / cor,
     dish: Math.SQRT2 * a,
     evenness: evennessSd(walls, m) ?? 0,
-    heelsForward: (Math.hypot(1, Math.max(0, ...values(survey.heelForward)) / s) * m) / s,
+    heelsForward: (Math.hypot(1, HEELS_GROW_PART, Math.max(0, ...values(survey.heelForward)) / s) * m) / s,
     heelShallower: Math.SQRT2 * a,
     barBend: (1.25 * m) / s,
     heelDifference: Math.SQRT2 * m,

@@ -167,7 +167,7 @@ describe("surveySole", () => {
 
   test("the ways to the COR disagree beyond 6 mm on a foot of size 1", () => {
     const estimates = (spread: number) => ({
-      cor: { median: 60, spread },
+      cor: { widest: 60, apex: 60 + spread, median: 60 + spread / 2, spread },
       k: 1,
       heelForward: {},
       halfWidth: {},
@@ -176,6 +176,22 @@ describe("surveySole", () => {
     });
     expect(corDisagrees(estimates(6), 0)).toBe(false);
     expect(corDisagrees(estimates(6.1), 0)).toBe(true);
+  });
+
+  test("diagonals that went forward with heels and toe are no fault of the marks; further than that they are", () => {
+    const grown = (diagonals: number) => ({
+      cor: { widest: 60, apex: 60, diagonals, median: 60, spread: diagonals - 60 },
+      k: 1,
+      // 7 mm beyond the sound 3.8, and a toe 9 mm ahead: the crossing is taken 8 mm forward.
+      heelForward: { medial: 10.8, lateral: 10.8 },
+      toeExcess: 9,
+      halfWidth: {},
+      heelHalfWidth: {},
+      barBend: {},
+    });
+    expect(corDisagrees(grown(73.9), 0)).toBe(false);
+    expect(corDisagrees(grown(74.1), 0)).toBe(true);
+    expect(corDisagrees({ ...grown(73.9), heelForward: {}, toeExcess: 0 }, 0)).toBe(true);
   });
 });
 

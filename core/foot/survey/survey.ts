@@ -127,12 +127,36 @@ export function surveySole(marks: SolarMarks, limb: Limb, knownK?: number): Sole
 /** How far the ways spread by the marking alone, over the sd of one mark, in 95 of 100: the apex rule doubles its mark. */
 const SPREAD_95 = 4;
 
+/** Heels ahead of the back of the sulcus on a sound foot of size 1, mm. Assumption, as the ordinary foot has it. */
+const SOUND_HEEL_RUN = 3.8;
+
+/**
+ * How far the crossing of the diagonals has gone forward with heels and toe quarters, mm, never under 0: growth and a foot
+ * that has run take it along, which is no fault of the marks. It lies half way between the two ends of its diagonals.
+ */
+function diagonalsTaken({ heelForward, toeExcess, k = 1 }: SoleSurvey): number {
+  const heels = mean(heelForward.medial, heelForward.lateral);
+  if (heels === undefined || toeExcess === undefined) return 0;
+  return Math.max(0, (heels - SOUND_HEEL_RUN * k + toeExcess) / 2);
+}
+
 /**
  * True when the ways to the centre of rotation lie further apart than 6 mm on a foot of size 1, beyond what marks of
- * `markSdMm` spread by themselves.
+ * `markSdMm` spread by themselves, and beyond what a foot that has grown or run forward does to the diagonals.
  */
-export const corDisagrees = ({ cor, k }: SoleSurvey, markSdMm: number): boolean =>
-  cor !== undefined && k !== undefined && cor.spread > Math.hypot(UNIT.corDisagree * k, SPREAD_95 * markSdMm);
+export function corDisagrees(survey: SoleSurvey, markSdMm: number): boolean {
+  const { cor, k } = survey;
+  if (!cor || k === undefined) return false;
+  const { widest, apex, bars, diagonals } = cor;
+  const others = [widest, apex, bars].filter((at) => at !== undefined);
+  const crossing =
+    diagonals === undefined
+      ? []
+      : [diagonals - Math.min(diagonalsTaken(survey), Math.max(0, diagonals - cor.median))];
+  const ways = [...others, ...crossing];
+  const spread = Math.max(...ways) - Math.min(...ways);
+  return spread > Math.hypot(UNIT.corDisagree * k, SPREAD_95 * markSdMm);
+}
 
 /**
  * Marks that make no foot, named one by one: a heel ahead of the toe or of the widest part, the front of the sulcus
