@@ -113,7 +113,9 @@ export function watchedFoot(
 
 /** The same foot when all was done: it lands nearer to flat; how the limb is built stays. */
 export function watchedDone(came: WatchingRecord): WatchingRecord {
-  const { lands, slide, slideReach, ...stays } = came;
+  const { lands, slide } = came;
+  const stays = { ...came };
+  delete stays.slideReach;
   return {
     ...stays,
     id: came.id.replace(/before$/, "after"),

@@ -47,7 +47,7 @@ async function watchAndRead(page: Page) {
   await page.getByRole("textbox", { name: "Note on bruise" }).fill("a thumb’s breadth, yellow");
   await take(page, "read");
   await page.goto(`${VISIT}/watch?foot=LH`);
-  const figure = await page.getByRole("application", { name: /before the work/ }).boundingBox();
+  const figure = await page.getByRole("application", { name: /left hind, as it came/ }).boundingBox();
   if (figure) {
     const at = (x: number, y: number) => [figure.x + figure.width * x, figure.y + figure.height * y] as const;
     await page.mouse.click(...at(0.3, 0.5));

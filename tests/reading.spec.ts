@@ -8,7 +8,7 @@ test("watched and read by tapping: what does not fit is asked about, what does i
   await page.getByRole("button", { name: /^Heel, outside/ }).click();
   await expect(page.getByRole("table", { name: "Wear by place" })).toContainText("Quarter, outsidethin");
   await page.goto(`${VISIT}/watch?foot=LH`);
-  const figure = page.getByRole("application", { name: /left hind, before the work/ });
+  const figure = page.getByRole("application", { name: /left hind, as it came/ });
   const box = await figure.boundingBox();
   if (!box) throw new Error("no figure");
   const [right, left] = [box.x + box.width * 0.7, box.x + box.width * 0.3];
@@ -33,9 +33,64 @@ test("watched and read by tapping: what does not fit is asked about, what does i
   );
 });
 
+test("as many looks as are taken, each with its ground; compared with one another, with the pair, with the last visit", async ({
+  page,
+}) => {
+  await openVisit(page, "watch", "LF");
+  const choose = (group: string, word: string) =>
+    page
+      .getByRole("group", { name: group, exact: true })
+      .getByRole("button", { name: word, exact: true })
+      .click();
+  const look = (name: string) =>
+    page.getByRole("group", { name: "Look", exact: true }).getByRole("button", { name, exact: true });
+  await choose("Gait", "trot");
+  await choose("Flight", "swings in");
+  await expect(page.getByText("Flight: straight, now swings in.")).toBeVisible();
+  await page.goto(`${VISIT}/watch?foot=RF`);
+  await choose("Flight", "straight");
+  await expect(page.getByText("Only the left fore: swings in.")).toBeVisible();
+  await page.goto(`${VISIT}/watch?foot=LF`);
+  await expect(page.getByText("Only this one of the pair: swings in.")).toBeVisible();
+  await look("All done").click();
+  await expect(page.getByRole("combobox", { name: "Held against" })).toContainText("as it came");
+  await choose("Flight", "straight");
+  await expect(page.getByText("Flight: swings in, now straight.")).toBeVisible();
+  await page.getByRole("button", { name: "+ one more" }).click();
+  await choose("When", "shoes off");
+  await choose("Head", "nods");
+  await expect(page.getByRole("alert", { name: "For the vet" })).toContainText("Head nods");
+  await page.reload();
+  await expect(look("Shoes off, again")).toBeVisible();
+  await look("As it came").click();
+  await expect(
+    page.getByRole("group", { name: "Gait", exact: true }).getByRole("button", { name: "trot", exact: true }),
+  ).toHaveAttribute("aria-pressed", "true");
+});
+
+test("the shoe as found: the one of last time in a tap, what it gave, what its state moves; nonsense is refused at its place", async ({
+  page,
+}) => {
+  await openVisit(page, "read", "LF");
+  const found = page.getByRole("region", { name: "The shoe as found" });
+  await found.getByRole("button", { name: "It is the one put on last time" }).click();
+  await expect(found.getByRole("textbox", { name: "Made by" })).toHaveValue("last visit");
+  await found.getByRole("textbox", { name: "Length" }).fill("20");
+  await found.getByRole("textbox", { name: "Length" }).press("Enter");
+  await expect(found.getByRole("alert")).toContainText("no shoe");
+  await expect(found.getByRole("textbox", { name: "Length" })).toHaveValue("20");
+  await found.getByRole("textbox", { name: "Length" }).fill("130");
+  await found.getByRole("textbox", { name: "Length" }).press("Enter");
+  await expect(found).toContainText("It gave:");
+  await found.getByRole("button", { name: "shifted", exact: true }).click();
+  await expect(found).toContainText("landing and wear of today belong to that");
+  await page.goto(`${VISIT}/shoe?foot=LF`);
+  await expect(page.getByText("As found:")).toBeVisible();
+});
+
 test("the keyboard watches too: arrows move the landing, shift and arrows the leaving", async ({ page }) => {
   await openVisit(page, "watch", "RF");
-  const figure = page.getByRole("application", { name: /right fore, before the work/ });
+  const figure = page.getByRole("application", { name: /right fore, as it came/ });
   await figure.focus();
   for (let step = 0; step < 6; step++) {
     await page.keyboard.press("ArrowRight");

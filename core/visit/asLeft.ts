@@ -121,12 +121,12 @@ function soleAfter(
   { drawn }: VisitFacts,
   cuts: ReturnType<typeof cutsTaken>,
 ): Reading["sole"] {
-  const sole = { ...before.sole };
   const done = cuts && cutFoot(drawn, { ...NO_CUT, ...cuts });
-  if (!done?.ok) {
-    for (const mark of CUT_MARKS) delete sole[mark];
-    return sole;
-  }
+  if (!done?.ok)
+    return Object.fromEntries(
+      Object.entries(before.sole).filter(([mark]) => !(CUT_MARKS as readonly string[]).includes(mark)),
+    );
+  const sole = { ...before.sole };
   const toeBy = toeYOf(done.value.foot) - toeYOf(drawn);
   const heelBy = eachSide((side) => heelYOfSide(done.value.foot, side) - heelYOfSide(drawn, side));
   const [toeY, wideY] = [sole.toe?.y?.value ?? toeYOf(drawn), corYOf(drawn)];

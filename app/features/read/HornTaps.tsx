@@ -16,7 +16,7 @@ export function HornTaps({ look, edit }: HornTapsProps) {
   const { save } = useEdits();
   const words = Object.fromEntries(CLEFT_LEANS.map((lean) => [wording.inOwnWords(lean), lean]));
   return (
-    <section className="read-horn" aria-label="Cleft, tubules and heels">
+    <section aria-label="Cleft, tubules and heels">
       <h2>Cleft, tubules and heels</h2>
       <Choice
         label="Cleft leans"

@@ -135,7 +135,7 @@ export function ReadStage(context: StageContext) {
   );
   return (
     <div className="read">
-      <section aria-label="Wear of the old shoe">
+      <section className="read-shoe" aria-label="Wear of the old shoe">
         <h2>{isShod(file.horse, limb) ? "Wear of the old shoe" : "Wear of the bare wall"}</h2>
         <p className="quiet">Choose how worn, then tap the places.</p>
         <Choice

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { Choice } from "~app/stage/Choice";
 import type { StageContext } from "~app/stage/stageContext";
 import { useEdits } from "~app/ui/useEdits";
+import { useNarrow } from "~app/ui/useNarrow";
 import { sentenceCase } from "~core/foot/wording";
 import {
   forTheVet,
@@ -136,7 +137,7 @@ export function LookBar({ context: { visit, today }, looks, look, taken, onLook 
           )}
         </div>
       )}
-      <div className="look-taps">
+      <HowTaken look={look}>
         {tap("gait", "Gait", GAITS)}
         {tap("surface", "Surface", SURFACES)}
         {tap("direction", "Going", DIRECTIONS)}
@@ -154,12 +155,25 @@ export function LookBar({ context: { visit, today }, looks, look, taken, onLook 
           value={look.hip}
           onChoose={(now) => setWhole("hip", now)}
         />
-      </div>
+      </HowTaken>
       {forTheVet(look) && (
         <p className="ember">
           {sentenceCase(forTheVet(look) ?? "")}: that is the vet’s, before anything is trimmed for it.
         </p>
       )}
     </div>
+  );
+}
+
+/** Open where there is room; folded to one line beside the horse, where the figures come first. */
+function HowTaken({ look, children }: { look: LookOfVisit; children: React.ReactNode }) {
+  const narrow = useNarrow();
+  if (!narrow) return <div className="look-taps">{children}</div>;
+  const said = [look.gait, look.surface, look.direction].filter((one) => one !== undefined);
+  return (
+    <details className="look-how">
+      <summary>{said.length > 0 ? sentenceCase(said.join(", ")) : "Gait, ground, head and hips"}</summary>
+      <div className="look-taps">{children}</div>
+    </details>
   );
 }

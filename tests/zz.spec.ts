@@ -1,0 +1,22 @@
+import { openVisit, test, TODAY } from "./round";
+const horse = (y: number, h: number) => `/visits/demo-yard-${y}-horse-${h}-${TODAY}`;
+test("shots", async ({ page }) => {
+  await openVisit(page, "watch", "LH");
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`${horse(1, 1)}/watch?foot=LH`);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: "/tmp/s/watch.png", fullPage: true });
+  await page.goto(`${horse(1, 1)}/read?foot=RF`);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: "/tmp/s/read.png", fullPage: true });
+  await page.goto(`/horses/demo-yard-2-horse-7`);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: "/tmp/s/horse.png", fullPage: true });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${horse(1, 1)}/watch?foot=LH`);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: "/tmp/s/watch-p.png", fullPage: true });
+  await page.goto(`${horse(1, 1)}/read?foot=RF`);
+  await page.waitForTimeout(900);
+  await page.screenshot({ path: "/tmp/s/read-p.png", fullPage: true });
+});
