@@ -3,7 +3,7 @@ import { SURVEY_MARKS } from "~core/foot/survey/marks";
 import { SIDE_MARKS, type PhotoView } from "~core/photo/views";
 import { markAll } from "./markPicture";
 import { photograph } from "./photoFile";
-import { expect, field, openVisit, test, TODAY } from "./round";
+import { expect, field, openDemo, openVisit, test, TODAY } from "./round";
 
 const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey?foot=LF`;
 const INPUTS: Record<string, string> = {
@@ -198,6 +198,25 @@ test("without a card two points of known distance will do, and are called weak",
   expect(Math.abs((await numberOf(page, "Width")) - foot.widthMm)).toBeLessThan(4);
   await page.getByRole("button", { name: "Trace the edge of the live sole" }).click();
   await expect(page.getByRole("region", { name: "Next mark" })).toContainText("five points or more");
+});
+
+test("then and now: the pictures of one view at one scale, a slider between, all of them as a strip", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/horses/demo-yard-2-horse-7");
+  const section = page.getByRole("region", { name: "Pictures then and now" });
+  await section.getByText("From behind").click();
+  const pair = section.getByRole("img", { name: /Left fore, from behind: .* at one scale/ });
+  await expect(pair.locator("img")).toHaveCount(2);
+  const strip = section.getByRole("list", { name: "All pictures of this view" }).getByRole("button");
+  await expect(strip).toHaveCount(3);
+  await strip.nth(1).click();
+  await expect(section.getByRole("combobox", { name: "Now" })).toContainText("as it came");
+  const slider = section.getByRole("slider", { name: "How much of now is shown" });
+  await slider.focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(slider).toHaveAttribute("aria-valuenow", "51");
 });
 
 test("the scale card is drawn at its true size, with a ruler to check the print by", async ({ page }) => {

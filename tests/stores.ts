@@ -29,6 +29,13 @@ export async function keepStore(page: Page, store: Store): Promise<void> {
         request.onsuccess = () => done(request.result);
         request.onerror = () => failed(request.error);
       });
+    /** A picture's bytes as text: a file of JSON holds no others. */
+    const asText = async (row: Record<string, unknown>) => {
+      const { bytes } = row;
+      if (!(bytes instanceof Blob)) return row;
+      const all = Array.from(new Uint8Array(await bytes.arrayBuffer()), (one) => String.fromCharCode(one));
+      return { ...row, bytes: { type: bytes.type, text: btoa(all.join("")) } };
+    };
     const databases: KeptDatabase[] = [];
     for (const { name = "" } of await indexedDB.databases()) {
       const db = await asked(indexedDB.open(name));
@@ -46,7 +53,7 @@ export async function keepStore(page: Page, store: Store): Promise<void> {
           keyPath: keyPath as string,
           autoIncrement,
           indexes: indexes as KeptDatabase["tables"][number]["indexes"],
-          rows: await asked(at.getAll()),
+          rows: await Promise.all((await asked<Record<string, unknown>[]>(at.getAll())).map(asText)),
         });
       }
       databases.push({ name, version: db.version, tables });
@@ -85,7 +92,14 @@ export async function putBack(page: Page, store: Store): Promise<void> {
         "readwrite",
         { durability: "relaxed" },
       );
-      for (const table of tables) for (const row of table.rows) writing.objectStore(table.name).put(row);
+      const asBytes = (row: unknown) => {
+        const { bytes } = row as { bytes?: { type: string; text: string } };
+        if (!bytes) return row;
+        const all = Uint8Array.from(atob(bytes.text), (one) => one.charCodeAt(0));
+        return { ...(row as object), bytes: new Blob([all], { type: bytes.type }) };
+      };
+      for (const { name: table, rows } of tables)
+        for (const row of rows) writing.objectStore(table).put(asBytes(row));
       await new Promise((done, failed) => {
         writing.oncomplete = done;
         writing.onerror = () => failed(writing.error);

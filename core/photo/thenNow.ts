@@ -6,18 +6,21 @@ import type { Photo } from "./photoRecord";
 import { rectifyCard, rectifyTwoPoint } from "./rectify";
 import type { PhotoView } from "./views";
 
-/** The two marks by which pictures of one view are laid over one another, and where the second lies from the first. */
-const LAID_BY: Record<PhotoView, { from: string; to: string; direction: Vector }> = {
+/**
+ * The marks by which pictures of one view are laid over one another, all in the card's plane or near it: one that stays
+ * where it is, and two that give the turn.
+ */
+const LAID_BY: Record<PhotoView, { origin: string; from: string; to: string; direction: Vector }> = {
   // Toe up.
-  sole: { from: "sulcusBack", to: "toe", direction: [0, -1] },
-  side: { from: "heel", to: "toe", direction: [1, 0] },
-  rear: { from: "heelMedial", to: "heelLateral", direction: [1, 0] },
+  sole: { origin: "sulcusBack", from: "sulcusBack", to: "toe", direction: [0, -1] },
+  side: { origin: "toe", from: "groundA", to: "groundB", direction: [1, 0] },
+  rear: { origin: "heelMedial", from: "heelMedial", to: "heelLateral", direction: [1, 0] },
 };
 
 /** What is shown of a foot of size 1, mm about the first mark, y down. */
 export const SHOWN: Record<PhotoView, { left: number; top: number; width: number; height: number }> = {
   sole: { left: -110, top: -175, width: 220, height: 220 },
-  side: { left: -60, top: -150, width: 240, height: 180 },
+  side: { left: -180, top: -150, width: 240, height: 180 },
   rear: { left: -70, top: -150, width: 240, height: 180 },
 };
 
@@ -57,9 +60,9 @@ export function layPicture(
     const part = scale.mm / distance(scale.a, scale.b);
     toMm = [part, 0, 0, 0, part, 0, 0, 0, 1];
   }
-  const { from, to, direction } = LAID_BY[view];
-  const [a, b] = [points[from], points[to]];
-  if (!a || !b) {
+  const { origin: first, from, to, direction } = LAID_BY[view];
+  const [a, b, stays] = [points[from], points[to], points[first]];
+  if (!a || !b || !stays) {
     const [x, y] = mapPoint(toMm, [width / 2, height / 2]);
     const { left, top, width: w, height: h } = SHOWN[view];
     return ok({
@@ -67,8 +70,8 @@ export function layPicture(
       by: "scale",
     });
   }
-  const [origin, end] = [mapPoint(toMm, a), mapPoint(toMm, b)];
-  const [dx, dy] = [end[0] - origin[0], end[1] - origin[1]];
+  const [start, end] = [mapPoint(toMm, a), mapPoint(toMm, b)];
+  const [dx, dy] = [end[0] - start[0], end[1] - start[1]];
   const size = Math.hypot(dx, dy) || 1;
   // A side view is shown toe to the right, one from behind lateral to the right: a picture of the other hand is mirrored.
   const mirror = view === "sole" ? 1 : Math.sign(dx) || 1;
@@ -77,7 +80,7 @@ export function layPicture(
   // The turn that takes (ux, uy) to the direction wanted.
   const [cos, sin] = [ux * cx + uy * cy, ux * cy - uy * cx];
   const turn: Homography = [cos * mirror, -sin, 0, sin * mirror, cos, 0, 0, 0, 1];
-  const [ox, oy] = mapPoint(turn, origin);
+  const [ox, oy] = mapPoint(turn, mapPoint(toMm, stays));
   return ok({ toFrame: times([1, 0, -ox, 0, 1, -oy, 0, 0, 1], times(turn, toMm)), by: "marks" });
 }
 

@@ -14,6 +14,7 @@ import { planVisit, startVisit } from "~core/record/planVisit";
 import type { Visit } from "~core/record/visit";
 import { listed } from "~core/rounds/words";
 import { Happened } from "./Happened";
+import { ThenNow } from "./ThenNow";
 import { Timeline } from "./Timeline";
 import { Trend } from "./Trend";
 import { Wait } from "./Wait";
@@ -115,6 +116,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
       {!horse.left && <Happened horse={horse} today={today} />}
       {below && (
         <>
+          <ThenNow photos={file.photos} />
           <Trend readings={known} outlooks={outlooks} />
           <Timeline visits={visits} records={file} />
         </>

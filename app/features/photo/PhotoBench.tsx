@@ -18,7 +18,7 @@ import { PicturePane } from "./PicturePane";
 import { ScaleLength } from "./ScaleLength";
 import { CORNERS, scaleOf, SCALE_ENDS, usePhotoMarks } from "./usePhotoMarks";
 import { useMarkAgain } from "./useMarkAgain";
-import { usePicture } from "./usePicture";
+import { usePicture } from "~app/ui/usePicture";
 import "./photo.css";
 
 const CORNER_NAMES = ["top left", "top right", "bottom right", "bottom left"];

@@ -12,7 +12,7 @@ import type { Photo } from "~core/photo/photoRecord";
 import type { Moment } from "~core/foot/records/reading";
 import type { StageContext } from "~app/stage/stageContext";
 import { CORNERS } from "./usePhotoMarks";
-import { usePicture } from "./usePicture";
+import { usePicture } from "~app/ui/usePicture";
 import "./photo.css";
 
 /** How the simulated camera stands: near enough to square, zoomed in, from 1.6 m. */
