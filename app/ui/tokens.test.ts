@@ -28,6 +28,20 @@ describe("the style sheets", () => {
     expect(strays).toEqual([]);
   });
 
+  test("type comes from the seven sizes, inside drawings from the four; the scale card is printed at its true size", () => {
+    const strays = sheets
+      .filter(({ path }) => !path.endsWith("card.css"))
+      .flatMap(({ path, css }) =>
+        [...css.matchAll(/^\s*font-size: ([^;]*);/gm)]
+          .filter(
+            ([, value = ""]) =>
+              !/^var\(--(type|drawn)-[a-z]+\)$/.test(value) && !/^(inherit|[\d.]+em)$/.test(value),
+          )
+          .map(([, value]) => `${path}: ${value}`),
+      );
+    expect(strays).toEqual([]);
+  });
+
   test("hold no class that no screen uses", () => {
     const classes = new Set(
       sheets.flatMap(({ css }) => [...css.matchAll(/\.([a-z][\w-]*)/g)].map(([, name]) => name ?? "")),

@@ -72,8 +72,11 @@ const rules = (theme: ThemeName): string =>
     .map(([name, value]) => `--${kebab(name)}:${value}`)
     .join(";");
 
-/** The seven sizes of type, rem. Inside drawings type is as large as the drawing wants it. */
+/** The seven sizes of type, rem. */
 const TYPE_REM = { note: 0.8, small: 0.875, text: 0.9375, lead: 1.125, head: 1.4, number: 2.2, big: 3 };
+
+/** The four sizes of type inside drawings to scale, in the drawing's own unit: on a bar of steel, at a mark, a number, a name. */
+const DRAWN = { bar: 4, small: 7.4, text: 8.6, lead: 10.5 };
 
 /** The eight steps of space, px: within a control 1 to 3, between what belongs together 4 and 5, between groups 6 to 8. */
 const SPACE_PX = [2, 4, 6, 8, 12, 16, 24, 32];
@@ -83,6 +86,7 @@ export const RADIUS_PX = { small: 4, control: 6, sheet: 10 };
 
 const scaleRules = [
   ...Object.entries(TYPE_REM).map(([name, rem]) => `--type-${name}:${rem}rem`),
+  ...Object.entries(DRAWN).map(([name, px]) => `--drawn-${name}:${px}px`),
   ...SPACE_PX.map((px, at) => `--space-${at + 1}:${px}px`),
   ...Object.entries(RADIUS_PX).map(([name, px]) => `--radius-${name}:${px}px`),
 ].join(";");
