@@ -1,3 +1,12 @@
+import { soleMap } from "~core/foot/survey/soleMap";
+import { wordingFor } from "~core/foot/wording";
+import { herdRates } from "~core/herd/herd";
+import { measureFoot } from "~core/herd/measureFoot";
+import { soundPair } from "~core/herd/soundFeet";
+import { GENERAL_NOISE } from "~core/repeatability/repeatability";
+import { findingsOf } from "~core/visit/findings";
+import { highSideOfFoot } from "~core/visit/highSideOfFoot";
+import { oneFootFacts } from "~core/visit/oneFoot";
 import { planTrim } from "~core/trim/plan";
 import { NO_CUT, predictTrim } from "~core/foot/parametric/predict";
 import { anyQuestion } from "~core/trim/trim.fixture";
@@ -102,6 +111,30 @@ export function photoAccuracy() {
     handSd.push((at(5, 1).bands["dorsalAngle"] ?? 0) / 1.96);
   }
   return { ...worst, inside: inside / all, handSd: median(handSd) };
+}
+
+const WORDING = wordingFor({ unit: "mm", fraction: 16, leftRight: "left-right", side: "inside-outside" });
+
+/** Facts, findings, verdict and map of a foot with everything measured, median ms: what a drag works out anew. */
+export function timeFindings(): number {
+  const random = seededRandom(3);
+  const reading = measureFoot(random, soundPair(random, "due").mine);
+  const runs = Array.from({ length: 60 }, () => {
+    const from = performance.now();
+    const facts = oneFootFacts({ limb: "LF", reading: reading as never }, GENERAL_NOISE.value, WORDING);
+    findingsOf(facts);
+    highSideOfFoot(facts);
+    soleMap(facts.survey, facts.marks, undefined, WORDING);
+    return performance.now() - from;
+  });
+  return median(runs);
+}
+
+/** Rates of a herd of 200 sound feet, ms. */
+export function timeHerd(): number {
+  const from = performance.now();
+  herdRates({ kind: "sound", n: 200, seed: 1, when: "fresh" }, WORDING);
+  return performance.now() - from;
 }
 
 /** Plans of a hundred different feet, one after the other, ms each. */

@@ -11,6 +11,8 @@ import {
   photoAccuracy,
   timeCutList,
   timeExports,
+  timeFindings,
+  timeHerd,
   timePlan,
   timePrediction,
   timeSizes,
@@ -144,6 +146,8 @@ try {
     ["photo, marks off the plane to 10 deg: worst length", photo.offMm, 2, "mm"],
     ["photo to 20 deg: outside the stated band", 1 - photo.inside, 0.1, "of cases"],
     ["sole survey from its marks, median", timeSurvey(), 0.5, "ms"],
+    ["findings, verdict and map with everything measured, median", timeFindings(), 16, "ms"],
+    ["a herd of 200 feet", timeHerd(), 2000, "ms"],
     ["prediction of a cut, median", timePrediction(), 0.05, "ms"],
     ["script of the first screen against the empty page", appBytes / emptyBytes, 1.3, "times"],
   ];
