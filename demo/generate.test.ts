@@ -8,12 +8,12 @@ import { makeBackup, readBackup, writeBackup } from "~core/record/backup";
 import { surveyOfRecord } from "~core/foot/records/keptSurvey";
 import { wornSide } from "~core/foot/wear";
 import { standingFindings } from "~core/visit/standing";
-import type { FootRecords } from "~core/visit/visitFoot";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { wordingFor } from "~core/foot/wording";
 import { ROUND } from "./yards";
 import { makeFirstDay } from "./firstDay";
 import { makeDemoRound } from "./generate";
+import { recordsOf } from "./round.fixture";
 
 const round = makeDemoRound("2026-11-23", 7);
 
@@ -162,18 +162,6 @@ describe("the demo's stories as findings", () => {
     return standingFindings(horse, limb, last, recordsOf(horse.id), DEFAULT_SETTINGS, wording);
   };
   const ids = (story: string, limb: Limb) => found(story, limb).map(({ id }) => id);
-  const recordsOf = (horseId: string): FootRecords => {
-    const own = <T extends { horseId: string }>(rows: readonly T[]) =>
-      rows.filter((row) => row.horseId === horseId);
-    return {
-      readings: own(round.readings),
-      trims: own(round.trims),
-      watchings: own(round.watchings),
-      looks: own(round.looks),
-      shoes: own(round.shoes),
-      photos: [],
-    };
-  };
 
   test.each([
     ["one-sided wear", "LH", "one-sided"],
@@ -187,6 +175,16 @@ describe("the demo's stories as findings", () => {
     ["run toe", "LF", "toe-run"],
   ] as const)("%s: the %s says %s", (story, limb, id) => {
     expect(ids(story, limb)).toContain(id);
+  });
+
+  test.each([
+    ["contracted pair", "LF", ["contracted-heels"]],
+    ["contracted pair", "RF", ["contracted-heels"]],
+    ["club foot", "RF", ["club-foot"]],
+    ["sheared heel", "LF", ["sheared-heels", "one-sided", "heel-horn"]],
+  ] as const)("%s: the %s says that, and nothing twice in other words", (story, limb, said) => {
+    const loudly = found(story, limb).filter(({ level }) => level !== "steady");
+    expect(loudly.map(({ id }) => id)).toEqual(said);
   });
 
   const loud = (name: string): string[] => {

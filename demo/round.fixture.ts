@@ -12,14 +12,11 @@ export const wording = wordingFor({
   side: "inside-outside",
 });
 
-/** A horse of the round by its name, its last signed visit, and its feet as they stood there. */
-export function lastVisit(name: string) {
-  const horse = round.horses.find((one) => one.name === name);
-  const visit = round.visits.findLast(({ horseId, status }) => horseId === horse?.id && status === "signed");
-  if (!horse || !visit) throw new Error(`no visit to ${name}`);
+/** Everything that is kept of one horse's feet. */
+export function recordsOf(horseId: string): FootRecords {
   const own = <T extends { horseId: string }>(rows: readonly T[]) =>
-    rows.filter(({ horseId }) => horseId === horse.id);
-  const records: FootRecords = {
+    rows.filter((row) => row.horseId === horseId);
+  return {
     readings: own(round.readings),
     trims: own(round.trims),
     watchings: own(round.watchings),
@@ -27,6 +24,14 @@ export function lastVisit(name: string) {
     shoes: own(round.shoes),
     photos: [],
   };
+}
+
+/** A horse of the round by its name, its last signed visit, and its feet as they stood there. */
+export function lastVisit(name: string) {
+  const horse = round.horses.find((one) => one.name === name);
+  const visit = round.visits.findLast(({ horseId, status }) => horseId === horse?.id && status === "signed");
+  if (!horse || !visit) throw new Error(`no visit to ${name}`);
+  const records = recordsOf(horse.id);
   const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, records)])) as Record<
     Limb,
     VisitFoot
