@@ -24,7 +24,9 @@ test("a crack lives on: looked for where growth has taken it, measured again, an
   await expect(awaited).toBeHidden();
 
   const below = page.getByRole("textbox", { name: "Below the hairline" });
-  const length = page.getByRole("textbox", { name: /^Length/ });
+  const length = page
+    .getByRole("region", { name: "What was found" })
+    .getByRole("textbox", { name: /^Length/ });
   await below.fill(expected);
   await below.press("Enter");
   await expect(page.getByText("As expected: it has grown down with the wall.")).toBeVisible();

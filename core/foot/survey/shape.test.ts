@@ -203,6 +203,15 @@ describe("suspectSwap", () => {
     expect(suspectSwap("LF", { lateralTo: 1 }, mirror)?.question).toContain("medial side");
     expect(suspectSwap("LF", { lateralTo: 1 }, mirror, mirror)).toBeUndefined();
   });
+
+  test("halves that differ by next to nothing tell nothing, whatever the last survey showed", () => {
+    const even = surveySole({ ...MARKS, wideMedial: { x: -63, y: 63 }, wideLateral: { x: 61, y: 63 } }, "LF");
+    const wider = surveySole(
+      { ...MARKS, wideMedial: { x: -60, y: 63 }, wideLateral: { x: 63.5, y: 63 } },
+      "LF",
+    );
+    expect(suspectSwap("LF", { lateralTo: 1 }, even, wider)).toBeUndefined();
+  });
 });
 
 describe("a survey as it is kept", () => {

@@ -34,7 +34,7 @@ export function suspectSwap(
   const mirrored =
     skewBefore === undefined
       ? skewNow < -TELLING_MM
-      : Math.abs(skewBefore) > TELLING_MM &&
+      : Math.min(Math.abs(skewBefore), Math.abs(skewNow)) > TELLING_MM &&
         Math.abs(skewNow + skewBefore) < Math.abs(skewNow - skewBefore) / 2;
   if (!mirrored) return undefined;
   return {
