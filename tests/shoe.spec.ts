@@ -280,7 +280,7 @@ test("the pair differs on purpose; wall that takes no nail leaves one out, and s
   await at(page, "Shoe", "left fore", "Fit");
   const nails = page.getByRole("region", { name: "Nails" });
   await expect(nails.getByRole("row")).toHaveCount(7);
-  await expect(nails).toContainText(/6 nails, punched fine; out 18 mm above the shoe/);
+  await expect(nails).toContainText(/6 nails, punched coarse; out 18 mm above the shoe/);
   await nails.getByText("Wall that takes no nail").click();
   await nails.getByRole("checkbox", { name: "quarter, outside", exact: true }).click();
   await expect(nails.getByRole("row")).not.toHaveCount(7);
