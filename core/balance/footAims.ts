@@ -15,6 +15,6 @@ export function sideAimOf(facts: FootFacts, lens: SideLens): SideAim {
     heelsApartMm: heelHalfWidth(drawn, "medial") + heelHalfWidth(drawn, "lateral"),
     hairlineTiltDeg: rear.hairlineTilt ?? (heelsKnown ? hairlineTiltDeg(drawn) : undefined),
     limbDeviationDeg: rear.limbDeviation,
-    verdictDeg: lens === "every-witness" ? rollByVerdict(highSideVerdict(facts))?.rollDeg : undefined,
+    verdictDeg: lens === "every-witness" ? rollByVerdict(highSideVerdict(facts)) : undefined,
   });
 }

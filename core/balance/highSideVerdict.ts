@@ -51,20 +51,12 @@ export function highSideVerdict({ measures, survey, walls, rear, heights }: Foot
 }
 
 /**
- * What the verdict suggests as the target of a trim: degrees by which the lateral side is to come down, with the sd of
- * that. Level where neither side is high beyond its doubt: horn is not taken on a guess. Undefined where nothing was
- * measured or the witnesses contradict one another.
+ * What the verdict suggests as the target of a trim: degrees by which the lateral side is to come down. Level where neither
+ * side is high beyond its doubt: horn is not taken on a guess. Undefined where nothing was measured or the witnesses
+ * contradict one another.
  */
-export function rollByVerdict({
-  verdict,
-  high,
-  agree,
-  heelsApart,
-}: HighSideVerdict): { rollDeg: number; sdDeg: number } | undefined {
-  if (!verdict || !agree) return undefined;
-  const turn = (mm: number): number => degrees(Math.atan(mm / heelsApart));
-  return { rollDeg: high ? turn(verdict.mean) : 0, sdDeg: turn(verdict.sd) };
-}
+export const rollByVerdict = ({ verdict, high, agree, heelsApart }: HighSideVerdict): number | undefined =>
+  !verdict || !agree ? undefined : high ? degrees(Math.atan(verdict.mean / heelsApart)) : 0;
 
 /** What of the high side a cut leaves, mm at the heels, + = the lateral one still stands higher; sd as before the cut. */
 export const leftAfterCut = (

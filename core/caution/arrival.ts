@@ -1,3 +1,4 @@
+import { shorterCap } from "../constants/due";
 import type { HornState } from "../foot/horn";
 
 /** What the owner tells and the eye sees on arrival, each a tap. */
@@ -33,8 +34,6 @@ export interface ArrivalEffect {
 
 /** Weeks by which a known metabolic illness shortens the interval. Assumption, because such feet change between visits. */
 const METABOLIC_WEEKS = 1;
-/** No interval is shortened under this. */
-const LEAST_WEEKS = 2;
 
 /** Everything that follows from the taps of an arrival, how dry the feet have stood first, then as they are asked. */
 export function arrivalEffects(arrival: Arrival = {}, horn?: HornState): ArrivalEffect[] {
@@ -96,6 +95,4 @@ export function arrivalEffects(arrival: Arrival = {}, horn?: HornState): Arrival
 
 /** The cap of the interval, weeks, as the arrival leaves it. */
 export const capAfterArrival = (capWeeks: number, arrival: Arrival | undefined): number =>
-  arrival?.metabolic === "known illness"
-    ? Math.max(Math.min(capWeeks, LEAST_WEEKS), capWeeks - METABOLIC_WEEKS)
-    : capWeeks;
+  arrival?.metabolic === "known illness" ? shorterCap(capWeeks, METABOLIC_WEEKS) : capWeeks;

@@ -46,3 +46,10 @@ export const CAP_WEEKS: Record<HorseUse, Entry<number>> = {
   barefoot: trade(5, "weeks", "barefoot"),
   maintenance: trade(3, "weeks", "light barefoot maintenance, 1 to 3"),
 };
+
+/** No interval is shortened under this, weeks. Assumption, because less than that is no cycle. */
+const LEAST_WEEKS = 2;
+
+/** A cap of the interval made shorter by some weeks, never under two; one that is shorter already stays. Weeks. */
+export const shorterCap = (capWeeks: number, by: number): number =>
+  Math.max(Math.min(capWeeks, LEAST_WEEKS), capWeeks - by);

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { shorterCap } from "../constants/due";
 import type { SoleSurvey } from "../foot/survey/survey";
 import type { Wording } from "../foot/wording";
 import { dateField, line } from "../schema/fields";
@@ -90,8 +91,6 @@ const EFFECTS: Partial<Record<ShoeState, readonly FoundEffect[]>> = {
 const DID_NOT_LAST: readonly ShoeState[] = ["loose", "broken", "lost"];
 /** Weeks by which a shoe that did not last shortens the next stretch. Assumption, because what loosened it is still there. */
 const DID_NOT_LAST_WEEKS = 1;
-/** No interval is shortened under this, weeks. */
-const LEAST_WEEKS = 2;
 
 /** True for a shoe that did not hold until its day. */
 export const didNotLast = (found: FoundShoe | undefined, beforeItsDay: boolean): boolean =>
@@ -110,7 +109,7 @@ export function foundEffects(found: FoundShoe | undefined, beforeItsDay: boolean
 
 /** The cap of the interval, weeks, after a shoe that did not last. */
 export const capAfterFound = (capWeeks: number, lasted: boolean): number =>
-  lasted ? capWeeks : Math.max(Math.min(capWeeks, LEAST_WEEKS), capWeeks - DID_NOT_LAST_WEEKS);
+  lasted ? capWeeks : shorterCap(capWeeks, DID_NOT_LAST_WEEKS);
 
 /** What the old shoe gave its foot: raise, how much lay ahead of and behind the centre of rotation, roll. */
 export interface FoundGave {
