@@ -1,4 +1,5 @@
 import { lengthSd, type FootFacts, type FootState } from "../foot/findings/facts";
+import { isSheared } from "../foot/findings/heelRules";
 import type { Rule } from "../foot/findings/rule";
 import { isFore, type Side } from "../foot/limb";
 import { levelBeyond, type Level } from "../foot/level";
@@ -51,15 +52,18 @@ export const MOVEMENT_RULES: readonly Rule<MovementFacts>[] = [
       const parts: string[] = [];
       const [mine, other] = [flaring(facts, facts), flaring(facts, pair)];
       const [bound] = boundsOf("flareMm", facts.bounds);
-      if (mine && other && mine.level !== "steady" && Math.abs(other.mm) <= bound / 2)
+      // A sheared foot flares, wears and twists as it lands on its tall side: that is one trouble, and it is named already.
+      const sheared = isSheared(facts);
+      if (!sheared && mine && other && mine.level !== "steady" && Math.abs(other.mm) <= bound / 2)
         parts.push(`flared to ${mine.mm > 0 ? "lateral" : "medial"}`);
       const [worn, pairWorn] = [
         facts.look && wornSide(facts.look.wear),
         pair.look && wornSide(pair.look.wear),
       ];
-      if (worn && pair.look && Object.keys(pair.look.wear).length > 0 && worn !== pairWorn)
+      if (!sheared && worn && pair.look && Object.keys(pair.look.wear).length > 0 && worn !== pairWorn)
         parts.push(`worn on the ${worn} side`);
-      parts.push(...onlyThisOne(facts.watching, pair.watching));
+      const watching = sheared ? facts.watching && { ...facts.watching, slide: undefined } : facts.watching;
+      parts.push(...onlyThisOne(watching, pair.watching));
       if (parts.length === 0) return undefined;
       return {
         level: "act",

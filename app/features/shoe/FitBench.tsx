@@ -9,6 +9,8 @@ import { BreakoverPanel } from "./BreakoverPanel";
 import { Checks } from "./Checks";
 import { FitHandles } from "./FitHandles";
 import { SetNumbers } from "./SetNumbers";
+import { OldShoe } from "~app/drawing/OldShoe";
+import { foundGave } from "~core/shoe/foundShoe";
 import { ShoeOverlay } from "~app/drawing/ShoeOverlay";
 import { NailPanel } from "./NailPanel";
 import type { ShoeViewProps } from "./shoeView";
@@ -26,8 +28,13 @@ export function FitBench(props: ShoeViewProps) {
   const { fit } = bench;
   const { foot, drawn, marks, measured } = shoe.toShoe;
   const wording = useWording();
+  const { found } = feet[limb].shoe ?? {};
   const [scale, setScale] = useState<keyof typeof SCALES>("fit");
   const bare = spec.type === "bare";
+  // The old shoe is laid by the centre of rotation, which the trim does not move under the bone.
+  const old = found && foundGave(found, shoe.facts.survey);
+  const oldShoe = old?.front !== undefined &&
+    old.support !== undefined && { brokeOver: foot.corY + old.front, ended: foot.corY - old.support };
   const pairSpec = feet[pairOf(limb)].shoe?.spec;
   return (
     <div className="shoe-fit">
@@ -69,6 +76,7 @@ export function FitBench(props: ShoeViewProps) {
               overlay={(geometry) => (
                 <>
                   <ShoeOverlay geometry={geometry} fit={fit} />
+                  {oldShoe && <OldShoe geometry={geometry} {...oldShoe} half={fit.width / 2} />}
                   <FitHandles geometry={geometry} shoeing={shoeing} wording={wording} />
                 </>
               )}
@@ -81,6 +89,7 @@ export function FitBench(props: ShoeViewProps) {
             the foot {shoe.fittedTo}
             {shoe.fittedTo === "as it stands" ? ", no trim is noted yet · " : " · "}
             <span className="verdigris">dotted: breakover</span>
+            {oldShoe && <span className="brass"> · dashed: where the old shoe broke over and ended</span>}
           </p>
           <dl className="fit-numbers">
             <Number name="Front : support" value={halvesInWords(halvesFrom(fit.front, fit.support))} />

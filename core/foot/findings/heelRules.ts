@@ -35,6 +35,17 @@ const uneven = (facts: FootFacts): Seen | undefined => {
 /** Heel buttresses apart over the width of the foot. Assumption, because drawn and surveyed sound feet lie about there. */
 const SOUND_HEEL_WIDTH = 0.66;
 
+/** True where the heel heights differ and the hairline tilts the same way, both beyond their noise: sheared heels. */
+export function isSheared(facts: FootFacts): boolean {
+  const difference = heelDifference(facts);
+  const tilt = facts.rear.hairlineTilt;
+  if (difference === undefined || tilt === undefined || difference > 0 !== tilt > 0) return false;
+  return (
+    heelDifferenceLevel(difference, facts) === "act" &&
+    levelBeyond(tilt, Math.SQRT2 * angleSd(facts), boundsOf("hairlineTiltDeg", facts.bounds)) !== "steady"
+  );
+}
+
 /** Rules about both heels and the bars. */
 export const HEEL_RULES: readonly Rule[] = [
   {
@@ -48,15 +59,9 @@ export const HEEL_RULES: readonly Rule[] = [
     see: (facts) => {
       const difference = heelDifference(facts);
       const tilt = facts.rear.hairlineTilt;
+      if (difference === undefined || tilt === undefined || !isSheared(facts)) return undefined;
       const bounds = boundsOf("heelHeightDifferenceMm", facts.bounds);
       const tiltBounds = boundsOf("hairlineTiltDeg", facts.bounds);
-      if (difference === undefined || tilt === undefined) return undefined;
-      if (
-        heelDifferenceLevel(difference, facts) !== "act" ||
-        levelBeyond(tilt, Math.SQRT2 * angleSd(facts), tiltBounds) === "steady" ||
-        difference > 0 !== tilt > 0
-      )
-        return undefined;
       const { wording } = facts;
       const side = wording.side(difference > 0 ? "lateral" : "medial");
       return {
