@@ -3,7 +3,7 @@ import type { Appointment } from "~core/record/appointment";
 import type { Call } from "~core/record/call";
 
 /** Where the van stands at night. */
-export const HOME: [number, number] = [54.331, -1.802];
+export const HOME: [number, number] = [50.131, -13.956];
 
 /** Time that is taken already in the weeks to come. */
 export const BOOKED: ((today: IsoDate) => Omit<Appointment, "id">)[] = [

@@ -82,7 +82,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Wenna Hathergill",
     phone: "00000 100101",
     access: "Second gate, dogs loose after nine. Level concrete behind the tack shed.",
-    at: [54.412, -1.934],
+    at: [50.212, -14.076],
     life: {
       work: ["hacking"],
       footing: ["stony track", "road"],
@@ -122,7 +122,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Odo Trevanning",
     phone: "00000 100102",
     access: "Barrier code from the office. Horses on the line from seven.",
-    at: [54.301, -1.702],
+    at: [50.101, -13.865],
     life: {
       work: ["fast work on turf"],
       footing: ["firm turf"],
@@ -167,7 +167,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Brannoc Ollershaw",
     phone: "00000 100103",
     access: "Forest track, last mile unmade. Heavy stocks in the barn.",
-    at: [54.489, -2.051],
+    at: [50.289, -14.183],
     life: {
       work: ["haulage"],
       footing: ["stony track"],
@@ -187,7 +187,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Ysella Quickfall",
     phone: "00000 100104",
     access: "Farm lane, park by the scales.",
-    at: [54.366, -1.861],
+    at: [50.166, -14.010],
     life: {
       work: ["long distances"],
       footing: ["stony track", "firm turf"],
@@ -217,7 +217,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Aldith Fernehough",
     phone: "00000 100105",
     access: "Ring the bell, donkeys come in on halters.",
-    at: [54.274, -1.889],
+    at: [50.074, -14.035],
     life: {
       work: ["no work"],
       footing: ["firm turf"],
@@ -251,7 +251,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Sergeant Isolde Marchbank",
     phone: "00000 100106",
     access: "Sign in at the desk. Shoeing bay, ventilated.",
-    at: [54.219, -1.611],
+    at: [50.019, -13.783],
     life: {
       work: ["hacking"],
       footing: ["road"],
@@ -285,7 +285,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Merryn Castlegate",
     phone: "00000 100107",
     access: "Vet there from one. Use the covered yard.",
-    at: [54.338, -1.775],
+    at: [50.138, -13.932],
     life: {
       work: ["hacking"],
       footing: ["soft arena"],
@@ -343,7 +343,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Jory Penhallick",
     phone: "00000 100108",
     access: "Field gate sticks. Bring a mat, ground soft in winter.",
-    at: [54.255, -1.668],
+    at: [50.055, -13.834],
     life: {
       work: ["no work"],
       footing: ["wet turf"],

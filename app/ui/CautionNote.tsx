@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useSettings } from "./useWording";
 import { useEdits } from "./useEdits";
 import type { Caution } from "~core/caution/cautions";
@@ -25,9 +26,7 @@ export function CautionNote({ caution, about }: CautionNoteProps) {
     <section className="caution" aria-label={`Caution: ${caution.title}`}>
       <h2>{caution.title}</h2>
       <CautionLines caution={caution} />
-      <button
-        type="button"
-        className="text-button"
+      <TextButton
         onClick={() =>
           void save({
             table: "settings",
@@ -40,7 +39,7 @@ export function CautionNote({ caution, about }: CautionNoteProps) {
         }
       >
         Read
-      </button>
+      </TextButton>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { NavLink, useRouteLoaderData } from "react-router";
 import type { Round } from "../data/session";
 import { chooseRound } from "../data/session";
@@ -62,16 +63,14 @@ export function RoundNote({ round }: { round: Round }) {
   return (
     <p className="round-note">
       {round === "demo" ? "Demo round, all made up." : "First day, made up."}{" "}
-      <button
-        type="button"
-        className="text-button"
+      <TextButton
         onClick={() => {
           chooseRound("own");
           location.assign("/");
         }}
       >
         Back to my own
-      </button>
+      </TextButton>
     </p>
   );
 }

@@ -123,8 +123,8 @@ describe("simplex", () => {
         ]);
         const limited = simplex.withLimit(times, most);
         const stopped = simplex.withLimit(times, most);
-        expect(limited.mend()).toBe("mended");
-        stopped.mend(1);
+        expect(limited.dualSimplex()).toBe("optimal");
+        stopped.dualSimplex(1);
         expect(limited.solve()).toBe(true);
         const counted = columns.flatMap(({ counts }, index) => (counts ? [index] : []));
         expect(limited.objective).toBeCloseTo(byOther(all, bounds, { counted, most }), 5);
@@ -139,6 +139,6 @@ describe("simplex", () => {
   test("a row that nothing can keep is said", () => {
     const simplex = covering([{ cost: 4, rows: [0, 1], values: [1, 1] }], [1, 1]);
     simplex.solve();
-    expect(simplex.withLimit(Float64Array.of(-1, 0, -1), -2).mend()).toBe("none");
+    expect(simplex.withLimit(Float64Array.of(-1, 0, -1), -2).dualSimplex()).toBe("infeasible");
   });
 });

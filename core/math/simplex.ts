@@ -2,26 +2,26 @@ import { basisInverse, extendedInverse } from "./basisInverse";
 import { SparseColumns, type Column } from "./sparseColumns";
 
 /** Steps nearer to nothing than this count as nothing, reduced costs, pivots likewise (costs and rows of ordinary size). */
-const NOTHING = 1e-9;
-const LEAST_GAIN = 1e-6;
-const LEAST_PIVOT = 1e-7;
+const ZERO_TOLERANCE = 1e-9;
+const REDUCED_COST_TOLERANCE = 1e-6;
+const PIVOT_TOLERANCE = 1e-7;
 /** A value that is below nothing by less is nothing. */
-const LEAST_VALUE = 1e-8;
+const PRIMAL_TOLERANCE = 1e-8;
 /** A part of the inverse smaller than this is left out of a step. */
-const LEAST_PART = 1e-13;
+const DROP_TOLERANCE = 1e-13;
 /** A line of which so much is there is gone over whole. */
-const DENSE = 0.3;
+const DENSE_SHARE = 0.3;
 /** The inverse is worked out anew after so many steps, so that errors do not grow. */
-const STEPS_AN_INVERSE = 400;
+const REFACTOR_EVERY = 400;
 /** Reduced costs that are kept up to date step by step are worked out anew after so many. */
-const STEPS_A_PRICE = 50;
+const REPRICE_EVERY = 50;
 /** After so many steps without a way the bounds are moved a little more, so that it cannot go in circles. */
-const STUCK = 100;
-const MOST_STEPS = 20_000;
+const STALL_LIMIT = 100;
+const ITERATION_LIMIT = 20_000;
 /** So many of the columns that gain most are looked at again before all are. */
-const CANDIDATES = 40;
+const PARTIAL_PRICING = 40;
 /** While it steps, every bound is moved by a little of its own, so that no two rows give out at once (Charnes 1952). */
-const MOVED = 1e-5;
+const PERTURBATION = 1e-5;
 
 /**
  * A linear programme in standard form, least cost with A x = b and x >= 0, by the revised simplex method (Dantzig 1953).
@@ -40,12 +40,12 @@ export class Simplex {
   #inBasis: Uint8Array;
   readonly #basis: number[];
   #inverse: Float64Array;
-  readonly #moved: Float64Array;
+  readonly #perturbed: Float64Array;
   readonly #x: Float64Array;
   readonly #duals: Float64Array;
-  readonly #way: Float64Array;
-  readonly #there: Int32Array;
-  #steps = 0;
+  readonly #direction: Float64Array;
+  readonly #nonzero: Int32Array;
+  #iterations = 0;
 
   constructor(
     columns: readonly Column[] | SparseColumns,
@@ -60,15 +60,15 @@ export class Simplex {
     this.#inBasis = new Uint8Array(this.#columns.costs.length);
     this.#basis = [...basis];
     for (const column of basis) this.#inBasis[column] = 1;
-    this.#moved = new Float64Array(m);
+    this.#perturbed = new Float64Array(m);
     this.#x = new Float64Array(m);
     this.#duals = new Float64Array(m);
-    this.#way = new Float64Array(m);
-    this.#there = new Int32Array(m);
+    this.#direction = new Float64Array(m);
+    this.#nonzero = new Int32Array(m);
     this.#inverse = known
       ? extendedInverse(this.#columns, this.#basis, known)
       : basisInverse(this.#columns, this.#basis);
-    this.#move();
+    this.#perturb();
   }
 
   /** The same programme where it stands, with one row more: by column what counts in it, and no more than so much in all. */
@@ -100,49 +100,51 @@ export class Simplex {
 
   /** Goes to the least cost; false when there is none, no end to it, or steps run out. */
   solve(): boolean {
-    if (this.mend() !== "mended") return false;
+    if (this.dualSimplex() !== "optimal") return false;
     let stuck = 0;
-    let more = MOVED;
+    let more = PERTURBATION;
     let candidates: number[] = [];
-    for (let step = 0; step < MOST_STEPS; step++) {
-      if (this.#steps >= STEPS_AN_INVERSE) this.#invert();
-      let enters = this.#best(candidates);
+    for (let step = 0; step < ITERATION_LIMIT; step++) {
+      if (this.#iterations >= REFACTOR_EVERY) this.#refactor();
+      let enters = this.#mostNegative(candidates);
       if (enters === -1) {
         candidates = this.#candidates();
         enters = candidates[0] ?? -1;
       }
       if (enters === -1) {
         // Bounds that were moved far are put back; what that puts below nothing is mended.
-        if (more === MOVED) return true;
-        more = MOVED;
-        this.#move();
-        if (this.mend() !== "mended") return false;
+        if (more === PERTURBATION) return true;
+        more = PERTURBATION;
+        this.#perturb();
+        if (this.dualSimplex() !== "optimal") return false;
         continue;
       }
-      this.#goes(enters);
-      const leaves = this.#leaving();
+      this.#computeDirection(enters);
+      const leaves = this.#chooseLeaving();
       if (leaves === -1) return false;
-      if ((this.#x[leaves] as number) < 0) this.#raise(leaves, 0);
-      const length = (this.#x[leaves] as number) / (this.#way[leaves] as number);
+      if ((this.#x[leaves] as number) < 0) this.#shiftBound(leaves, 0);
+      const length = (this.#x[leaves] as number) / (this.#direction[leaves] as number);
       this.#pivot(enters, leaves, length);
       stuck = length > more ? 0 : stuck + 1;
-      if (stuck < STUCK) continue;
+      if (stuck < STALL_LIMIT) continue;
       stuck = 0;
       more *= 4;
       for (let row = 0; row < this.#m; row++)
-        if ((this.#x[row] as number) < more) this.#raise(row, more * (1 + swayOf(row + step)));
+        if ((this.#x[row] as number) < more) this.#shiftBound(row, more * (1 + perturbationOf(row + step)));
     }
     return false;
   }
 
   /** The bounds moved by a little each. */
-  #move(): void {
-    this.bounds.forEach((bound, row) => (this.#moved[row] = bound + MOVED * (0.5 + swayOf(row))));
-    this.#settle();
+  #perturb(): void {
+    this.bounds.forEach(
+      (bound, row) => (this.#perturbed[row] = bound + PERTURBATION * (0.5 + perturbationOf(row))),
+    );
+    this.#recomputePrimal();
   }
 
   /** Moves the bounds by as much as brings one value up to another. */
-  #raise(row: number, to: number): void {
+  #shiftBound(row: number, to: number): void {
     const column = this.#basis[row] as number;
     const more = to - (this.#x[row] as number);
     for (
@@ -151,7 +153,8 @@ export class Simplex {
       at++
     ) {
       const place = this.#columns.rows[at] as number;
-      this.#moved[place] = (this.#moved[place] as number) + more * (this.#columns.values[at] as number);
+      this.#perturbed[place] =
+        (this.#perturbed[place] as number) + more * (this.#columns.values[at] as number);
     }
     this.#x[row] = to;
   }
@@ -160,42 +163,42 @@ export class Simplex {
    * Steps by the dual method until no value is below nothing, there is none that could be mended, or steps run out. The
    * objective rises with each step: no solution costs less, wherever it stops.
    */
-  mend(steps = MOST_STEPS): "mended" | "none" | "stopped" {
+  dualSimplex(steps = ITERATION_LIMIT): "optimal" | "infeasible" | "limit" {
     const count = this.count;
     const weights = new Float64Array(this.#m).fill(1);
     const pivots = new Float64Array(count);
     const reduced = new Float64Array(count);
     for (let step = 0; step < steps; step++) {
-      if (this.#steps >= STEPS_AN_INVERSE) this.#invert();
+      if (this.#iterations >= REFACTOR_EVERY) this.#refactor();
       let [leaves, most] = [-1, 0];
       for (let row = 0; row < this.#m; row++) {
         const value = this.#x[row] as number;
-        if (value >= -LEAST_VALUE) continue;
+        if (value >= -PRIMAL_TOLERANCE) continue;
         const far = (value * value) / (weights[row] as number);
         if (far > most) [leaves, most] = [row, far];
       }
-      if (leaves === -1) return "mended";
+      if (leaves === -1) return "optimal";
       // Prices that were kept up to date step by step are worked out anew now and then.
-      if (step % STEPS_A_PRICE === 0)
-        for (let column = 0; column < count; column++) reduced[column] = this.#reduced(column);
-      const enters = this.#mending(leaves, reduced, pivots);
+      if (step % REPRICE_EVERY === 0)
+        for (let column = 0; column < count; column++) reduced[column] = this.#reducedCost(column);
+      const enters = this.#ratioTest(leaves, reduced, pivots);
 
-      if (enters === -1) return "none";
-      this.#goes(enters);
+      if (enters === -1) return "infeasible";
+      this.#computeDirection(enters);
       const rise = Math.max(0, reduced[enters] as number) / (pivots[enters] as number);
       for (let column = 0; column < count; column++)
         reduced[column] = (reduced[column] as number) - rise * (pivots[column] as number);
       reduced[this.#basis[leaves] as number] = -rise;
-      this.#weigh(weights, leaves);
-      this.#pivot(enters, leaves, (this.#x[leaves] as number) / (this.#way[leaves] as number));
+      this.#updateWeights(weights, leaves);
+      this.#pivot(enters, leaves, (this.#x[leaves] as number) / (this.#direction[leaves] as number));
       reduced[enters] = 0;
     }
-    return "stopped";
+    return "limit";
   }
 
   /** How long a way each row's value has gone with the others until now: a value that is far below nothing may be near (Forrest and Goldfarb 1992). */
-  #weigh(weights: Float64Array, leaves: number): void {
-    const way = this.#way;
+  #updateWeights(weights: Float64Array, leaves: number): void {
+    const way = this.#direction;
     const pivot = way[leaves] as number;
     const own = weights[leaves] as number;
     for (let row = 0; row < this.#m; row++) {
@@ -206,7 +209,7 @@ export class Simplex {
   }
 
   /** The column that brings a row's value up and whose price rises least for it; of equals the one with the largest pivot. */
-  #mending(leaves: number, reduced: Float64Array, pivots: Float64Array): number {
+  #ratioTest(leaves: number, reduced: Float64Array, pivots: Float64Array): number {
     const { from, rows, values } = this.#columns;
     const inBasis = this.#inBasis;
     const line = this.#inverse.subarray(leaves * this.#m, (leaves + 1) * this.#m);
@@ -217,9 +220,9 @@ export class Simplex {
       for (; at < end; at++) pivot += (line[rows[at] as number] as number) * (values[at] as number);
       if (inBasis[column] === 1) pivot = 0;
       pivots[column] = pivot;
-      if (pivot >= -LEAST_PIVOT) continue;
+      if (pivot >= -PIVOT_TOLERANCE) continue;
       const rise = Math.max(0, reduced[column] as number) / -pivot;
-      if (rise < least - NOTHING || (rise <= least + NOTHING && -pivot > largest))
+      if (rise < least - ZERO_TOLERANCE || (rise <= least + ZERO_TOLERANCE && -pivot > largest))
         [enters, least, largest] = [column, rise, -pivot];
     }
     return enters;
@@ -254,7 +257,7 @@ export class Simplex {
     return [...this.#duals];
   }
 
-  #reduced(column: number): number {
+  #reducedCost(column: number): number {
     const { from, rows, values, costs } = this.#columns;
     const duals = this.#duals;
     let reduced = costs[column] as number;
@@ -264,48 +267,48 @@ export class Simplex {
   }
 
   /** What a step along a column gains, by the length of the column: a long one does less than its price says. */
-  #steep(column: number): number {
+  #scaledReducedCost(column: number): number {
     if (this.#inBasis[column] === 1) return 0;
-    const reduced = this.#reduced(column);
-    return reduced < -LEAST_GAIN
+    const reduced = this.#reducedCost(column);
+    return reduced < -REDUCED_COST_TOLERANCE
       ? reduced /
           Math.sqrt(1 + (this.#columns.from[column + 1] as number) - (this.#columns.from[column] as number))
       : 0;
   }
 
   /** The candidate that still gains most, -1 when none does. */
-  #best(candidates: readonly number[]): number {
+  #mostNegative(candidates: readonly number[]): number {
     let [best, least] = [-1, 0];
     for (const column of candidates) {
-      const steep = this.#steep(column);
-      if (steep < least) [best, least] = [column, steep];
+      const gain = this.#scaledReducedCost(column);
+      if (gain < least) [best, least] = [column, gain];
     }
     return best;
   }
 
   /** The columns that gain most, the best first. */
   #candidates(): number[] {
-    const found: { column: number; steep: number }[] = [];
+    const found: { column: number; gain: number }[] = [];
     let worst = 0;
     for (let column = 0; column < this.count; column++) {
-      const steep = this.#steep(column);
-      if (!(steep < worst)) continue;
-      found.push({ column, steep });
-      if (found.length < 4 * CANDIDATES) continue;
-      found.sort((a, b) => a.steep - b.steep);
-      found.length = CANDIDATES;
-      worst = found[CANDIDATES - 1]?.steep ?? 0;
+      const gain = this.#scaledReducedCost(column);
+      if (!(gain < worst)) continue;
+      found.push({ column, gain });
+      if (found.length < 4 * PARTIAL_PRICING) continue;
+      found.sort((a, b) => a.gain - b.gain);
+      found.length = PARTIAL_PRICING;
+      worst = found[PARTIAL_PRICING - 1]?.gain ?? 0;
     }
     return found
       .sort((a, b) => a.steep - b.steep)
-      .slice(0, CANDIDATES)
+      .slice(0, PARTIAL_PRICING)
       .map(({ column }) => column);
   }
 
   /** How the basic values fall as a column enters. */
-  #goes(column: number): void {
+  #computeDirection(column: number): void {
     const m = this.#m;
-    const [inverse, way] = [this.#inverse, this.#way];
+    const [inverse, way] = [this.#inverse, this.#direction];
     way.fill(0);
     for (
       let at = this.#columns.from[column] as number, end = this.#columns.from[column + 1] as number;
@@ -319,14 +322,14 @@ export class Simplex {
   }
 
   /** The row that gives out first; of equals the one with the largest pivot. */
-  #leaving(): number {
-    const [way, x] = [this.#way, this.#x];
+  #chooseLeaving(): number {
+    const [way, x] = [this.#direction, this.#x];
     let [leaves, shortest] = [-1, Number.POSITIVE_INFINITY];
     for (let row = 0; row < this.#m; row++) {
       const fall = way[row] as number;
-      if (fall <= LEAST_PIVOT) continue;
+      if (fall <= PIVOT_TOLERANCE) continue;
       const length = Math.max(0, x[row] as number) / fall;
-      const equal = Math.abs(length - shortest) <= NOTHING;
+      const equal = Math.abs(length - shortest) <= ZERO_TOLERANCE;
       if (leaves === -1 || (equal ? fall > (way[leaves] as number) : length < shortest))
         [leaves, shortest] = [row, length];
     }
@@ -335,24 +338,24 @@ export class Simplex {
 
   #pivot(enters: number, leaves: number, length: number): void {
     const m = this.#m;
-    const [inverse, duals, way, x] = [this.#inverse, this.#duals, this.#way, this.#x];
+    const [inverse, duals, way, x] = [this.#inverse, this.#duals, this.#direction, this.#x];
     const pivot = way[leaves] as number;
-    const reduced = this.#reduced(enters);
+    const reduced = this.#reducedCost(enters);
     const start = leaves * m;
     // Most of a line is nothing: only what is there is gone over.
-    const there = this.#there;
+    const there = this.#nonzero;
     let count = 0;
     for (let at = 0; at < m; at++) {
       const part = (inverse[start + at] as number) / pivot;
       inverse[start + at] = part;
-      if (Math.abs(part) < LEAST_PART) continue;
+      if (Math.abs(part) < DROP_TOLERANCE) continue;
       there[count++] = at;
       duals[at] = (duals[at] as number) + reduced * part;
     }
-    const dense = count > DENSE * m;
+    const dense = count > DENSE_SHARE * m;
     for (let row = 0; row < m; row++) {
       const fall = way[row] as number;
-      if (row === leaves || Math.abs(fall) < LEAST_PART) continue;
+      if (row === leaves || Math.abs(fall) < DROP_TOLERANCE) continue;
       x[row] = (x[row] as number) - fall * length;
       const line = row * m;
       if (dense) {
@@ -369,24 +372,24 @@ export class Simplex {
     this.#inBasis[this.#basis[leaves] ?? 0] = 0;
     this.#inBasis[enters] = 1;
     this.#basis[leaves] = enters;
-    this.#steps += 1;
+    this.#iterations += 1;
   }
 
   /** The inverse worked out anew, and the values and prices that go with it. */
-  #invert(): void {
+  #refactor(): void {
     this.#inverse = basisInverse(this.#columns, this.#basis);
-    this.#settle();
-    this.#steps = 0;
+    this.#recomputePrimal();
+    this.#iterations = 0;
   }
 
   /** The values and prices that go with the inverse. */
-  #settle(): void {
+  #recomputePrimal(): void {
     const m = this.#m;
     for (let row = 0; row < m; row++) {
       let value = 0;
       for (let at = 0; at < m; at++)
-        value += (this.#inverse[row * m + at] as number) * (this.#moved[at] as number);
-      this.#x[row] = Math.abs(value) < NOTHING ? 0 : value;
+        value += (this.#inverse[row * m + at] as number) * (this.#perturbed[at] as number);
+      this.#x[row] = Math.abs(value) < ZERO_TOLERANCE ? 0 : value;
     }
     this.#reprice();
   }
@@ -405,4 +408,4 @@ export class Simplex {
 }
 
 /** A number between 0 and 1 for each row, none like another. */
-const swayOf = (row: number): number => (row * 0.6180339887) % 1;
+const perturbationOf = (row: number): number => (row * 0.6180339887) % 1;

@@ -138,7 +138,7 @@ export function triedCosts(numbers: RoundsNumbers, table: LoadTable, from: Known
     const times = new Float64Array(simplex.count);
     active.forEach((load, at) => (times[own + at] = timesOf(limit, load)));
     const tried = simplex.withLimit(times, limit.most);
-    return tried.mend(STEPS_TRIED) === "none" ? Number.POSITIVE_INFINITY : tried.objective;
+    return tried.dualSimplex(STEPS_TRIED) === "infeasible" ? Number.POSITIVE_INFINITY : tried.objective;
   };
 }
 

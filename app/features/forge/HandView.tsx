@@ -1,8 +1,10 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useMemo } from "react";
 import { MissesChart } from "~app/charts/misses/MissesChart";
 import { missesModel } from "~app/charts/misses/model";
 import { Fractions } from "~app/ui/Fractions";
 import { shortDay } from "~app/ui/days";
+import { SortedTable } from "~app/ui/SortedTable";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { jobHand } from "~core/forge/anvil/job";
@@ -56,65 +58,73 @@ export function HandView({ job, forged, steelOf }: ForgeContext) {
       </section>
       <section aria-label="The log">
         <h2>The log</h2>
-        <table className="hand-table">
-          <thead>
-            <tr>
-              <th scope="col">Shoe</th>
-              <th scope="col">Steel</th>
-              <th scope="col">Came out</th>
-              <th scope="col">Miss</th>
-              <th scope="col">Heats</th>
-              <th scope="col">
-                <span className="visually-hidden">Take out</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row) => (
-              <tr key={row.id}>
-                <th scope="row">
-                  {shortDay(row.date)}
+        <SortedTable
+          rowKey="id"
+          dataSource={rows}
+          columns={[
+            {
+              title: "Shoe",
+              render: (_, row) => (
+                <>
+                  <b>{shortDay(row.date)}</b>{" "}
                   <span className="quiet">
-                    {" "}
                     <Fractions
                       text={`${row.type} ${wording.cut(row.width)} × ${wording.cut(row.thickness)}`}
                     />
                     {row.name && `, ${row.name}`}
                   </span>
-                </th>
-                <td>
-                  <Fractions text={wording.length(row.stock)} />
-                </td>
-                <td>
-                  <Fractions text={`${wording.length(row.shoeWidth)} × ${wording.length(row.shoeLength)}`} />
-                </td>
-                <td>
-                  <Fractions text={signed(missOf(row))} />
-                </td>
-                <td>{row.heats ? `${row.heats.taken} of ${row.heats.planned}` : "–"}</td>
-                <td>
-                  <button
-                    type="button"
-                    className="text-button"
-                    aria-label={`Take out the shoe of ${shortDay(row.date)}`}
-                    onClick={() =>
-                      void save({
-                        table: "forged",
-                        id: row.id,
-                        path: [],
-                        was: row,
-                        now: undefined,
-                        label: "a logged shoe",
-                      })
-                    }
-                  >
-                    take out
-                  </button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </>
+              ),
+              sorter: (a, b) => a.date.localeCompare(b.date),
+            },
+            {
+              title: "Steel",
+              align: "right",
+              render: (_, row) => <Fractions text={wording.length(row.stock)} />,
+              sorter: (a, b) => a.stock - b.stock,
+            },
+            {
+              title: "Came out",
+              align: "right",
+              render: (_, row) => (
+                <Fractions text={`${wording.length(row.shoeWidth)} × ${wording.length(row.shoeLength)}`} />
+              ),
+              sorter: (a, b) => a.shoeLength - b.shoeLength,
+            },
+            {
+              title: "Miss",
+              align: "right",
+              render: (_, row) => <Fractions text={signed(missOf(row))} />,
+              sorter: (a, b) => Math.abs(missOf(a)) - Math.abs(missOf(b)),
+            },
+            {
+              title: "Heats",
+              align: "right",
+              render: (_, row) => (row.heats ? `${row.heats.taken} of ${row.heats.planned}` : "–"),
+              sorter: (a, b) => (a.heats?.taken ?? 0) - (b.heats?.taken ?? 0),
+            },
+            {
+              key: "out",
+              render: (_, row) => (
+                <TextButton
+                  aria-label={`Take out the shoe of ${shortDay(row.date)}`}
+                  onClick={() =>
+                    void save({
+                      table: "forged",
+                      id: row.id,
+                      path: [],
+                      was: row,
+                      now: undefined,
+                      label: "a logged shoe",
+                    })
+                  }
+                >
+                  take out
+                </TextButton>
+              ),
+            },
+          ]}
+        />
       </section>
     </div>
   );

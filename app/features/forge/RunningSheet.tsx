@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { useEffect, useState } from "react";
 import { useShortcuts } from "~app/ui/useShortcuts";
@@ -126,9 +127,7 @@ export function RunningSheet(props: RunningSheetProps) {
       </div>
       <p className="quiet running-foot">
         <span>→ next, ← back, a once more in the fire</span>
-        <button type="button" className="text-button" onClick={onLeave}>
-          Back to the plan, keeping the place
-        </button>
+        <TextButton onClick={onLeave}>Back to the plan, keeping the place</TextButton>
       </p>
     </div>
   );

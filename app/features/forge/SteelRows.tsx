@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { NumberInput } from "~app/ui/NumberInput";
 import { Button } from "antd";
 import { useState } from "react";
@@ -80,9 +81,7 @@ export function SteelRows({ role, steel, onChange, onAdd, job }: SteelRowsProps)
                 {row.material === "aluminium" && ", aluminium"}
               </span>
               <span>{row.label}</span>
-              <button
-                type="button"
-                className="text-button"
+              <TextButton
                 aria-label={`Take out ${wording.length(row.lengthMm)} ${row.label}`}
                 onClick={() => {
                   onChange();
@@ -97,7 +96,7 @@ export function SteelRows({ role, steel, onChange, onAdd, job }: SteelRowsProps)
                 }}
               >
                 take out
-              </button>
+              </TextButton>
             </li>
           ))}
         </ul>

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useEdits } from "~app/ui/useEdits";
@@ -44,11 +45,7 @@ export function Happened({ horse, today }: { horse: Horse; today: string }) {
                 {one}
               </button>
             ))}
-        {kind && (
-          <button type="button" className="text-button" onClick={() => setKind(undefined)}>
-            Back
-          </button>
-        )}
+        {kind && <TextButton onClick={() => setKind(undefined)}>Back</TextButton>}
       </div>
     </section>
   );

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 interface MarkListProps {
   marks: readonly { mark: string; name: string; state: "placed" | "skipped" | "missing" }[];
   selected: string | undefined;
@@ -22,9 +23,7 @@ export function MarkList({ marks, selected, onSelect, onAgain }: MarkListProps) 
             {name}
           </button>
           {state === "placed" ? (
-            <button type="button" className="text-button" onClick={() => onAgain(mark)}>
-              place again
-            </button>
+            <TextButton onClick={() => onAgain(mark)}>place again</TextButton>
           ) : (
             <span className="quiet">{state}</span>
           )}

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { useState } from "react";
 import { useSearchParams } from "react-router";
@@ -171,23 +172,11 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               <p>{factsOf(next).find}</p>
               <p className="photo-acts">
                 {factsOf(next).optional && !again.marking && (
-                  <button
-                    type="button"
-                    className="text-button"
-                    onClick={() => setSkipped([...skipped, next])}
-                  >
-                    Skip this one
-                  </button>
+                  <TextButton onClick={() => setSkipped([...skipped, next])}>Skip this one</TextButton>
                 )}
-                {tracing && (
-                  <button type="button" className="text-button" onClick={() => setTracing(false)}>
-                    The edge is traced
-                  </button>
-                )}
+                {tracing && <TextButton onClick={() => setTracing(false)}>The edge is traced</TextButton>}
                 {next === CORNERS[0] && !twoPoint && (
-                  <button type="button" className="text-button" onClick={() => setTwoPoint(true)}>
-                    No card in the picture
-                  </button>
+                  <TextButton onClick={() => setTwoPoint(true)}>No card in the picture</TextButton>
                 )}
               </p>
             </>
@@ -203,23 +192,15 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
           ) : (
             <>
               <p className="photo-next">All marks placed. Drag any of them, or use the arrow keys.</p>
-              {found && (
-                <button type="button" className="text-button" onClick={again.start}>
-                  Mark it again, without looking
-                </button>
-              )}
+              {found && <TextButton onClick={again.start}>Mark it again, without looking</TextButton>}
               {photo.view === "sole" && (
-                <button type="button" className="text-button" onClick={() => setTracing(true)}>
+                <TextButton onClick={() => setTracing(true)}>
                   {traced.length === 0 ? "Trace the edge of the live sole" : "Add to the traced edge"}
-                </button>
+                </TextButton>
               )}
             </>
           )}
-          {again.marking && (
-            <button type="button" className="text-button" onClick={again.leave}>
-              Leave it
-            </button>
-          )}
+          {again.marking && <TextButton onClick={again.leave}>Leave it</TextButton>}
           {again.said && (
             <p className="quiet" role="status">
               {again.said}
@@ -239,15 +220,13 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
         {suspicion && !again.marking && (
           <div className="lane-ask" role="group" aria-label="A question">
             <p>{wording.inOwnWords(suspicion.question)}</p>
-            <button
-              type="button"
-              className="text-button"
+            <TextButton
               onClick={() =>
                 change(({ points }) => ({ points: sidesChanged(points) as typeof points }), true)
               }
             >
               Change {wording.side("medial")} and {wording.side("lateral")} over
-            </button>
+            </TextButton>
           </div>
         )}
         {!again.marking &&
@@ -277,9 +256,9 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               )
             }
           />
-          <button type="button" className="text-button ember" onClick={remove}>
+          <TextButton className="ember" onClick={remove}>
             Take this photograph away
-          </button>
+          </TextButton>
         </details>
       </aside>
     </div>

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useRef, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { keepPicture, type KeptPicture } from "~app/data/pictures";
@@ -145,14 +146,9 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
               disabled={busy !== undefined}
               onFile={(file) => void take(view, () => Promise.resolve({ file }), false)}
             />
-            <button
-              type="button"
-              className="text-button"
-              disabled={busy !== undefined}
-              onClick={() => void simulate(view)}
-            >
+            <TextButton disabled={busy !== undefined} onClick={() => void simulate(view)}>
               Simulated camera
-            </button>
+            </TextButton>
           </div>
         </section>
       ))}

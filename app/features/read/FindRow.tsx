@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { PickOne } from "~app/ui/PickOne";
 import { TypedField } from "~app/ui/TypedField";
 import { useEdits } from "~app/ui/useEdits";
@@ -61,14 +62,12 @@ export function FindRow(props: FindRowProps) {
     <li>
       <div className="find-head">
         <b>{FIND_KINDS[find.kind]}</b>
-        <button
-          type="button"
-          className="text-button"
+        <TextButton
           aria-label={`Take away: ${FIND_KINDS[find.kind]}`}
           onClick={() => void save(edit(["finds", id], undefined, "find taken away"))}
         >
           ×
-        </button>
+        </TextButton>
       </div>
       <div className="find-place">
         <label className="spec-field">

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Fractions } from "~app/ui/Fractions";
 import { PickOne } from "~app/ui/PickOne";
 import { TypedField } from "~app/ui/TypedField";
@@ -107,9 +108,7 @@ export function FoundShoe({ context: { visit, file, limb, feet }, survey }: Foun
         </p>
       ))}
       {spec && !found.type && (
-        <button
-          type="button"
-          className="text-button"
+        <TextButton
           onClick={() =>
             void save(
               footEdit(blank, "shoes", shoe, {
@@ -130,7 +129,7 @@ export function FoundShoe({ context: { visit, file, limb, feet }, survey }: Foun
           }
         >
           It is the one put on last time
-        </button>
+        </TextButton>
       )}
       <div className="found-fields">
         <label className="spec-field">

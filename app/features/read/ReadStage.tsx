@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { PickOne } from "~app/ui/PickOne";
 import { useState } from "react";
 import { SoleView } from "~app/drawing/SoleView";
@@ -202,9 +203,9 @@ export function ReadStage(context: StageContext) {
             That is off the foot. Tap on the sole, or on its wall.
           </p>
         )}
-        <button type="button" className="text-button" onClick={() => putFind([0, 60 * k])}>
+        <TextButton onClick={() => putFind([0, 60 * k])}>
           Add “{FIND_KINDS[kind].toLowerCase()}” without a place on the drawing
-        </button>
+        </TextButton>
         {toSee.length > 0 && (
           <section className="find-awaited" aria-label="Look for these">
             <h3>Look for these</h3>

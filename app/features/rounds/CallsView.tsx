@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import type { PlanningRecords } from "~app/data/planning";
 import { shortDay } from "~app/ui/days";
 import { Fractions } from "~app/ui/Fractions";
+import { SortedTable } from "~app/ui/SortedTable";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { daysBetween } from "~core/calendar/date";
@@ -52,30 +53,35 @@ export function CallsView({ rows, settings, calls, shoes, today }: CallsProps) {
         {staying.length === 0 ? (
           <p className="quiet">{set} shoes were set, none is noted as lost.</p>
         ) : (
-          <table className="staying">
-            <thead>
-              <tr>
-                <th scope="col">Shoe</th>
-                <th scope="col">set</th>
-                <th scope="col">lost</th>
-                <th scope="col">days on</th>
-                <th scope="col">by</th>
-              </tr>
-            </thead>
-            <tbody>
-              {staying.map(({ words, end, set: all, lost, daysOn, horses }) => (
-                <tr key={end + words}>
-                  <th scope="row">
+          <SortedTable
+            rowKey={({ end, words }) => end + words}
+            dataSource={staying}
+            columns={[
+              {
+                title: "Shoe",
+                render: (_, { end, words }) => (
+                  <>
                     {end}: <Fractions text={words} />
-                  </th>
-                  <td>{all}</td>
-                  <td className="strong">{lost}</td>
-                  <td>{daysOn === undefined ? "–" : Math.round(daysOn)}</td>
-                  <td>{horses.map(nameOf).join(", ")}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+                  </>
+                ),
+                sorter: (a, b) => (a.end + a.words).localeCompare(b.end + b.words),
+              },
+              { title: "set", dataIndex: "set", align: "right", sorter: (a, b) => a.set - b.set },
+              {
+                title: "lost",
+                align: "right",
+                render: (_, { lost }) => <b>{lost}</b>,
+                sorter: (a, b) => a.lost - b.lost,
+              },
+              {
+                title: "days on",
+                align: "right",
+                render: (_, { daysOn }) => (daysOn === undefined ? "–" : Math.round(daysOn)),
+                sorter: (a, b) => (a.daysOn ?? 0) - (b.daysOn ?? 0),
+              },
+              { title: "by", render: (_, { horses }) => horses.map(nameOf).join(", ") },
+            ]}
+          />
         )}
       </section>
     </div>

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { NumberInput } from "~app/ui/NumberInput";
 import { Button, DatePicker, TimePicker } from "antd";
 import dayjs from "dayjs";
@@ -140,9 +141,7 @@ function Appointments({ appointments, today }: { appointments: Appointment[]; to
                 {one.at}, {minutesInWords(one.minutes)}
               </span>
               <span>{one.title}</span>
-              <button
-                type="button"
-                className="text-button"
+              <TextButton
                 aria-label={`Remove ${one.title}`}
                 onClick={() =>
                   void save({
@@ -156,7 +155,7 @@ function Appointments({ appointments, today }: { appointments: Appointment[]; to
                 }
               >
                 Remove
-              </button>
+              </TextButton>
             </li>
           ))}
       </ul>

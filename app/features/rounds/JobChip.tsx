@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useDraggable } from "@dnd-kit/core";
 import { Popover, TimePicker } from "antd";
 import dayjs from "dayjs";
@@ -111,16 +112,14 @@ function JobFacts({ job, date, begins, hand, onDone }: ChipProps & { onDone: () 
       {horse.habits && <p className="ember">{horse.habits}</p>}
       {beside.length > 0 && <p>Goes together with {listed(beside)}</p>}
       {date !== undefined && !hand.proposed && (
-        <button
-          type="button"
-          className="text-button"
+        <TextButton
           onClick={() => {
             hand.pin(job);
             onDone();
           }}
         >
           {pinned ? "Let it be moved" : "Pin to this day"}
-        </button>
+        </TextButton>
       )}
       {date !== undefined && !hand.proposed && job.coming && (
         <div className="job-vet">

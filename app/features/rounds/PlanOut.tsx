@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { download } from "~app/data/files";
 import type { RosterRow } from "~core/cycle/dayPlan";
 import { planOfDay } from "~core/rounds/daySheet";
@@ -14,12 +15,8 @@ export function PlanOut({ rows, days }: { rows: readonly RosterRow[]; days: read
   };
   return (
     <p className="plan-out">
-      <button type="button" className="text-button" onClick={() => void out("ics")}>
-        Calendar file
-      </button>
-      <button type="button" className="text-button" onClick={() => void out("csv")}>
-        CSV
-      </button>
+      <TextButton onClick={() => void out("ics")}>Calendar file</TextButton>
+      <TextButton onClick={() => void out("csv")}>CSV</TextButton>
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { useState } from "react";
 import { SectorShoe } from "~app/stage/SectorShoe";
@@ -58,9 +59,7 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
               ))}
             </div>
             <p className="quiet">Choose what touched, then tap where.</p>
-            <button
-              type="button"
-              className="text-button"
+            <TextButton
               onClick={() =>
                 void shoeing.keepAt(
                   ["hotFits", last],
@@ -70,7 +69,7 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
               }
             >
               Wall all round
-            </button>
+            </TextButton>
           </div>
         </div>
       )}

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { useState } from "react";
 import { SoleView } from "~app/drawing/SoleView";
@@ -35,9 +36,7 @@ export function SetStage(context: StageContext) {
       <p className="fit-says">
         <b>{sentenceCase(wording.limb(limb))}:</b> <Fractions text={specInWords(spec, wording)} />
         {!shoeing.chosen && <span className="ember"> Not taken yet.</span>}{" "}
-        <button type="button" className="text-button" onClick={() => goTo({ stage: "shoe" })}>
-          Change the shoe
-        </button>
+        <TextButton onClick={() => goTo({ stage: "shoe" })}>Change the shoe</TextButton>
       </p>
       {shoeing.open
         .filter(({ impossible }) => impossible)

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { SET_STEPS, SET_STEP_NAMES, type SetStep } from "~core/shoe/setSteps";
 import { PACKING_STEPS, type PackingStep } from "~core/shoe/packing";
 import type { StageContext } from "~app/stage/stageContext";
@@ -21,9 +22,9 @@ export function SetSteps({ context, shoeing }: { context: StageContext; shoeing:
         ])}
         shoeing={shoeing}
       />
-      <button type="button" className="text-button" onClick={() => context.goTo({ stage: "recheck" })}>
+      <TextButton onClick={() => context.goTo({ stage: "recheck" })}>
         Take the after-picture at Recheck
-      </button>
+      </TextButton>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { leavingWord } from "~core/gait/watching";
@@ -69,13 +70,11 @@ export function BreakoverPanel({ context, shoeing }: ShoeViewProps) {
         {own && (
           <p className="breakover-own">
             By hand: <Fractions text={wording.cut(bench.fromToe)} />.{" "}
-            <button
-              type="button"
-              className="text-button"
+            <TextButton
               onClick={() => change((now) => ({ breakover: { ...now.breakover, fromToe: undefined } }))}
             >
               Back to the lens
-            </button>
+            </TextButton>
           </p>
         )}
       </div>
@@ -97,13 +96,11 @@ export function BreakoverPanel({ context, shoeing }: ShoeViewProps) {
         {draft.breakover.direction !== undefined && (
           <>
             {" "}
-            <button
-              type="button"
-              className="text-button"
+            <TextButton
               onClick={() => change((now) => ({ breakover: { ...now.breakover, direction: undefined } }))}
             >
               As watched again
-            </button>
+            </TextButton>
           </>
         )}
       </p>

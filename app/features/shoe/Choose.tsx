@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -134,13 +135,9 @@ export function Choose(props: ShoeViewProps) {
             <b>Last time, {shortDay(lastShoe.date)}:</b>{" "}
             <Fractions text={specInWords(lastShoe.spec, wording)} />{" "}
             {(!draft.spec || specDifferences(lastShoe.spec, spec).length > 0) && (
-              <button
-                type="button"
-                className="text-button"
-                onClick={() => lastShoe.spec && shoeing.take(lastShoe.spec, "last time")}
-              >
+              <TextButton onClick={() => lastShoe.spec && shoeing.take(lastShoe.spec, "last time")}>
                 The same again
-              </button>
+              </TextButton>
             )}
           </p>
         )}

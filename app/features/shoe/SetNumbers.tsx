@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
@@ -53,13 +54,9 @@ export function SetNumbers({ shoeing }: { shoeing: Shoeing }) {
         );
       })}
       {!sameValue(draft.setting, NO_CHOICE.setting) && (
-        <button
-          type="button"
-          className="text-button"
-          onClick={() => change(() => ({ setting: NO_CHOICE.setting }))}
-        >
+        <TextButton onClick={() => change(() => ({ setting: NO_CHOICE.setting }))}>
           Straight under the foot again
-        </button>
+        </TextButton>
       )}
     </div>
   );

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { draftsUnder } from "~app/data/drafts";
 import { useWording } from "~app/ui/useWording";
 import { LIMBS, type Limb } from "~core/foot/limb";
@@ -41,10 +42,7 @@ export function Unfinished({ visit, goTo }: Pick<StageContext, "visit" | "goTo">
       <ul>
         {places.map(({ key, text, stage, limb, name }) => (
           <li key={key}>
-            <button type="button" className="text-button" onClick={() => goTo({ stage, limb })}>
-              {name}
-            </button>{" "}
-            “{text}”
+            <TextButton onClick={() => goTo({ stage, limb })}>{name}</TextButton> “{text}”
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useEffect, useRef, useState } from "react";
 import type { InstrumentReading } from "~core/instrument/line";
 import { readInstrumentLine, splitLines } from "~core/instrument/line";
@@ -56,21 +57,19 @@ export function Instruments({ standInLine, onReading }: InstrumentsProps) {
   return (
     <div className="instruments" role="group" aria-label="Instruments">
       {standInLine && (
-        <button
-          type="button"
-          className="text-button"
+        <TextButton
           onClick={() => {
             const line = standInLine();
             if (line) receive(line, true);
           }}
         >
           Simulated reading
-        </button>
+        </TextButton>
       )}
       {serial && (
-        <button type="button" className="text-button" disabled={connected} onClick={() => void connect()}>
+        <TextButton disabled={connected} onClick={() => void connect()}>
           {connected ? "Instrument connected" : "Connect an instrument"}
-        </button>
+        </TextButton>
       )}
       <span aria-live="polite" className="quiet">
         {said}

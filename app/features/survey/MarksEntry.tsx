@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useWording } from "~app/ui/useWording";
 import { isOptional, MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "~core/foot/survey/marks";
 import type { SoleRecord } from "~core/foot/records/reading";
@@ -50,14 +51,12 @@ export function MarksEntry({ sole, selected, issues, onSelect, onClear }: MarksE
                 </span>
               )}
               {kept && (
-                <button
-                  type="button"
-                  className="text-button"
+                <TextButton
                   aria-label={`Take the mark away: ${wording.inOwnWords(MARK_FACTS[mark].name)}`}
                   onClick={() => onClear(mark)}
                 >
                   ×
-                </button>
+                </TextButton>
               )}
               {wrong.has(mark) && (
                 <p className="ember" role="alert">

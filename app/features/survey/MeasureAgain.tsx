@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useEffect, useRef, useState } from "react";
 import { draftsAt } from "~app/data/drafts";
 import { useDraftText } from "~app/ui/useField";
@@ -97,19 +98,15 @@ export function MeasureAgain({
       />
       <p className="quiet">Drawings and readings are covered until you have done.</p>
       <div className="again-end">
-        <button type="button" className="text-button" onClick={end}>
-          Keep the pair
-        </button>
-        <button
-          type="button"
-          className="text-button"
+        <TextButton onClick={end}>Keep the pair</TextButton>
+        <TextButton
           onClick={() => {
             forget();
             onDone();
           }}
         >
           Leave it
-        </button>
+        </TextButton>
       </div>
     </div>
   );

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { NumberInput } from "~app/ui/NumberInput";
 import { Segmented } from "antd";
 import { useId } from "react";
@@ -203,13 +204,9 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
           <span>
             Rings <span className="quiet">below the hairline, at the toe and at the heel</span>
           </span>
-          <button
-            type="button"
-            className="text-button"
-            onClick={() => change(["rings", crypto.randomUUID()], { toeMm: 0 }, "ring added")}
-          >
+          <TextButton onClick={() => change(["rings", crypto.randomUUID()], { toeMm: 0 }, "ring added")}>
             Add a ring
-          </button>
+          </TextButton>
         </div>
         {rings.map(([id], index) => (
           <div className="walls-row" key={id}>
@@ -222,14 +219,12 @@ export function WallsEntry({ context, moment, rings: dated }: WallsEntryProps) {
             <span className="walls-ring">
               {input(`ring.${id}.toe`, `Ring ${index + 1} at the toe`)}
               {input(`ring.${id}.heel`, `Ring ${index + 1} at the heel`)}
-              <button
-                type="button"
-                className="text-button"
+              <TextButton
                 aria-label={`Take ring ${index + 1} away`}
                 onClick={() => change(["rings", id], undefined, "ring taken away")}
               >
                 ×
-              </button>
+              </TextButton>
             </span>
           </div>
         ))}

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useState } from "react";
 import { useShortcuts } from "~app/ui/useShortcuts";
 import { MeasureAgain, type Again } from "./MeasureAgain";
@@ -26,9 +27,9 @@ export function useAgain(chosen: Again | undefined) {
     view: (
       <div className="again">
         {!again && chosen && (
-          <button type="button" className="text-button again-start" onClick={start}>
+          <TextButton className="again-start" onClick={start}>
             {chosen.name}: measure it again
-          </button>
+          </TextButton>
         )}
         {said && (
           <p className="quiet" role="status">

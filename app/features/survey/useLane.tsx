@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useState } from "react";
 import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
@@ -118,9 +119,7 @@ export function useLane(context: StageContext, moment: Moment, compared: FootVal
       ask: question && (
         <div className="lane-ask" role="group" aria-label="A question">
           <p>{question.question}</p>
-          <button type="button" className="text-button" onClick={() => confirm(question.code)}>
-            Yes, keep it
-          </button>
+          <TextButton onClick={() => confirm(question.code)}>Yes, keep it</TextButton>
         </div>
       ),
     };

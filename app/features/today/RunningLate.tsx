@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useState } from "react";
 import type { DayPlan } from "~core/cycle/dayPlan";
 import { lateEdits, lateNotes, type LateNote } from "~core/rounds/late";
@@ -31,14 +32,12 @@ export function RunningLate({ plan }: { plan: DayPlan }) {
               {minutes} min
             </button>
           ))}
-          <button type="button" className="text-button" onClick={() => setOpen(false)}>
-            Not late
-          </button>
+          <TextButton onClick={() => setOpen(false)}>Not late</TextButton>
         </p>
       ) : (
-        <button type="button" className="text-button late-open" onClick={() => setOpen(true)}>
+        <TextButton className="late-open" onClick={() => setOpen(true)}>
           Running late
-        </button>
+        </TextButton>
       )}
       {notes.length > 0 && (
         <>
@@ -53,9 +52,7 @@ export function RunningLate({ plan }: { plan: DayPlan }) {
                   </span>
                 </p>
                 <p className="late-message">{message}</p>
-                <button
-                  type="button"
-                  className="text-button"
+                <TextButton
                   onClick={() => {
                     void navigator.clipboard.writeText(message).then(
                       () => setCopied(yard.id),
@@ -64,13 +61,11 @@ export function RunningLate({ plan }: { plan: DayPlan }) {
                   }}
                 >
                   {copied === yard.id ? "Copied" : "Copy the message"}
-                </button>
+                </TextButton>
               </li>
             ))}
           </ul>
-          <button type="button" className="text-button" onClick={() => setNotes([])}>
-            All told
-          </button>
+          <TextButton onClick={() => setNotes([])}>All told</TextButton>
         </>
       )}
     </section>

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
@@ -85,9 +86,7 @@ export function CutSheet({ context, bench, show }: TrimViewProps) {
       {!kept?.agreed && (
         <p className="quiet">
           This is the plan as it stands; it is not started yet.{" "}
-          <button type="button" className="text-button" onClick={bench.agree}>
-            Start it
-          </button>
+          <TextButton onClick={bench.agree}>Start it</TextButton>
         </p>
       )}
       <ol className="sheet-steps" aria-label={`Cut sheet, ${wording.limb(limb)}`}>

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { useMemo } from "react";
 import { Fractions } from "~app/ui/Fractions";
 import { useSettings, useWording } from "~app/ui/useWording";
@@ -163,9 +164,9 @@ function Pair({ context, plans, left, wording }: PairProps) {
       {changes && (
         <p>
           <Fractions text={`To match, ${wording.limb(worse)}: ${cutsInWords(cuts, wording)}.`} />{" "}
-          <button type="button" className="text-button" disabled={taken} onClick={take}>
+          <TextButton disabled={taken} onClick={take}>
             {taken ? "On its bench" : "Put it on its bench"}
-          </button>
+          </TextButton>
         </p>
       )}
     </section>

@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import type { Visit } from "~core/record/visit";
@@ -13,9 +14,7 @@ export function TellOwner({ visit, text }: { visit: Visit; text: string }) {
       <p>
         <Fractions text={text} />
       </p>
-      <button
-        type="button"
-        className="text-button"
+      <TextButton
         disabled={told}
         onClick={() =>
           void save({
@@ -29,7 +28,7 @@ export function TellOwner({ visit, text }: { visit: Visit; text: string }) {
         }
       >
         {told ? "Stands in the note for the owner" : "Put it into the note for the owner"}
-      </button>
+      </TextButton>
     </section>
   );
 }

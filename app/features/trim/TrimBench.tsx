@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { LENS_FACTS } from "~core/foot/lens";
 import { FindingList } from "~app/ui/FindingList";
@@ -159,10 +160,7 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
                 ({ want, mm }) => `${wording.inOwnWords(PLAN_WANT_NAMES[want])} (up to ${wording.cut(mm)})`,
               )
               .join(" and ")}
-            .{" "}
-            <button type="button" className="text-button" onClick={() => goTo({ stage: "survey" })}>
-              Measure
-            </button>
+            . <TextButton onClick={() => goTo({ stage: "survey" })}>Measure</TextButton>
           </p>
         )}
         <div className="trim-actions">

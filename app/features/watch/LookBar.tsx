@@ -1,3 +1,4 @@
+import { TextButton } from "~app/ui/TextButton";
 import { DatePicker } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
@@ -103,9 +104,7 @@ export function LookBar({ context: { visit, today }, looks, look, taken, onLook 
             {sentenceCase(lookName(one))}
           </button>
         ))}
-        <button type="button" className="text-button" onClick={addLook}>
-          + one more
-        </button>
+        <TextButton onClick={addLook}>+ one more</TextButton>
       </div>
       {look.more && (
         <div className="look-more">
