@@ -300,7 +300,7 @@ export class Simplex {
       worst = found[PARTIAL_PRICING - 1]?.gain ?? 0;
     }
     return found
-      .sort((a, b) => a.steep - b.steep)
+      .sort((a, b) => a.gain - b.gain)
       .slice(0, PARTIAL_PRICING)
       .map(({ column }) => column);
   }
