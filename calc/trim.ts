@@ -2,7 +2,8 @@ import { z } from "zod";
 import { FRONT_LENSES, SIDE_LENSES } from "~core/foot/lens";
 import { finite } from "~core/schema/fields";
 import { ok } from "~core/result";
-import { planTrim, type TrimQuestion } from "~core/trim/plan";
+import type { TrimQuestion } from "~core/trim/plan";
+import { planStaged } from "~core/trim/stages";
 import { predictTrim, type TrimFoot } from "~core/foot/parametric/predict";
 import { angle, calculator, mm, point } from "./parts";
 
@@ -57,10 +58,30 @@ export const trim = calculator({
     sideAngle: angle
       .optional()
       .describe("positive = the lateral side is high; for square-limb and level-hairline, 0 unless given"),
-    toeWall: height.optional(),
-    dressMax: height.optional(),
+    toeWall: height
+      .optional()
+      .describe("outside of live sole to outside of wall at the toe, mm in the ground plane"),
+    whiteLine: height.optional().describe("its part of toeWall; 3 mm unless given"),
+    outside: height
+      .optional()
+      .describe(
+        "horn outside the foot's own shape at the toe, mm in the ground plane; live-sole dresses only where it is given",
+      ),
+    dressMax: height.optional().describe("mm at right angles to the wall"),
     minToeLength: height.optional(),
     sulcusDepth: height.optional(),
+    holdAxis: z
+      .boolean()
+      .optional()
+      .describe(
+        "live-sole: both heels come down alike less far, so that it leaves no axis further broken back; false unless given",
+      ),
+    atOnce: z
+      .boolean()
+      .optional()
+      .describe(
+        "true: the cuts are this visit's part, at most 10 mm off a heel (8 on a foot over 8 degrees broken forward), 6 mm more off one than the other, 5 degrees of turn, and nowhere more than the whole; false, unless given: the whole",
+      ),
   }),
   output: z.strictObject({
     cuts: z
@@ -76,7 +97,7 @@ export const trim = calculator({
     limits: z
       .array(z.string())
       .describe(
-        "what holds the cut back: toe, heelMedial, heelLateral, dress, minToeLength; for the live sole, the plane itself",
+        "what holds the cut back: toe, heelMedial, heelLateral, dress, minToeLength, axis (heels held), atOnce; for the live sole, the plane itself",
       ),
     shoe: z.strictObject({
       elevate: angle.describe("only while the axis is still broken back"),
@@ -84,12 +105,21 @@ export const trim = calculator({
       breakoverBack: mm,
       heelExtension: mm.describe("from the heel after the trim to the back of the central sulcus"),
     }),
+    stages: z
+      .int()
+      .min(1)
+      .optional()
+      .describe(
+        "visits that the whole takes within those bounds, without what grows between; only with atOnce",
+      ),
   }),
-  run: (input) => {
-    const found = planTrim(input as TrimQuestion);
+  run: ({ atOnce = false, ...input }) => {
+    const found = planStaged(input as TrimQuestion, undefined, true);
     if (!found.ok) return found;
-    const { cuts, objective, predicted: after, remaining, stoppedBy, shoe } = found.value;
+    const { whole, part, visits } = found.value;
+    const { cuts, objective, predicted: after, remaining, stoppedBy, shoe } = atOnce ? part : whole;
     return ok({
+      ...(atOnce && { stages: visits }),
       cuts: { ...cuts },
       objective,
       predicted: after,

@@ -5,6 +5,7 @@ import { ordinaryFoot } from "~core/foot/parametric/fit";
 import { bearingLengthOf, eachSide, type FootParameters } from "~core/foot/parametric/parameters";
 import { normalDraw, type Random } from "~core/math/random";
 import { degrees, radians } from "~core/math/angle";
+import { aheadOfLine } from "~core/trim/toeOutside";
 import { isShod, type Horse } from "~core/record/horse";
 import { sound } from "./sound";
 import { type HorsePlan } from "./yards";
@@ -97,11 +98,19 @@ export function footPace(horse: Horse, foot: FootParameters, random: Random) {
 /** Part of what toe and heels have crept forward in the frame of the sulcus that is gone by the next visit. */
 const CREEP_GONE = 0.35;
 
+/** A toe that runs is dished again by the next visit, by so much a cycle up to so much, deg. Assumption. */
+const RUN_AGAIN = { aCycle: 2.5, most: 4 };
+
 /**
  * A sound foot keeps its place: its frog, from which all is measured, grows forward with it. A foot in trouble creeps on.
  * Assumption, because toes and heels of feet that are trimmed in time do not run away.
  */
 export function settled(foot: FootParameters, start: FootParameters, { trouble }: HorsePlan): FootParameters {
+  if (trouble === "long toe" && isFore(foot.limb)) {
+    const dishDeg = Math.min(RUN_AGAIN.most, foot.dishDeg + RUN_AGAIN.aCycle);
+    const ahead = (dish: number) => aheadOfLine(foot.dorsalAngleDeg, dish, foot.toeLengthMm / 2);
+    return { ...foot, dishDeg, toeRunMm: foot.toeRunMm + ahead(dishDeg) - ahead(foot.dishDeg) };
+  }
   if (trouble) return foot;
   const back = (now: number, was: number): number => now - CREEP_GONE * Math.max(0, now - was);
   return {

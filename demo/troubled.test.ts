@@ -38,7 +38,7 @@ describe("the six feet with known trouble get a plan that reads as sense", () =>
     expect(cuts.dress).toBeGreaterThan(2);
     expect(after.front).toBeLessThan(foot.toeY - foot.corY - 6);
     expect(Math.abs(after.axis)).toBeLessThan(Math.abs(foot.dorsalAngle - foot.pasternAngle));
-    expect(reasons.map(({ finding }) => finding.id)).toContain("toe-long");
+    expect(reasons.map(({ finding }) => finding.id)).toContain("toe-run");
     expect(said).toMatch(/reaches .* further ahead of its middle/);
   });
 

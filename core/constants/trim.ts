@@ -36,13 +36,42 @@ export const THIN_SOLE_MARGIN_MM = entry(
   "trade practice: thin sole, less of everything",
 );
 
-/** Wall that dressing leaves at the toe. */
-export const TOE_WALL_KEPT_MM = entry(
+/** Horn that dressing leaves at the toe, beside the white line. */
+export const TOE_HORN_KEPT_MM = entry(
   6,
   "mm",
-  "thickness of the toe wall at the ground after dressing",
+  "horn of the toe wall in the ground plane after dressing, without the white line",
   "common practice",
   "trade practice",
+);
+
+/** Over this much white line, or this much dish, nothing is dressed without a vet's plan. */
+export const DRESS_ASKS_VET = {
+  whiteLineMm: entry(6, "mm", "white line at the toe", "common practice", "trade practice: a radiograph first"),
+  dishDeg: entry(6, "deg", "dish of the dorsal wall", "common practice", "trade practice: a radiograph first"),
+};
+
+/** What one visit takes at the most; a plan that wants more is offered in stages. */
+export const AT_ONCE = {
+  heelMm: entry(10, "mm", "off one heel", "common practice", "trade practice: tendons and joints have to follow"),
+  heelVetMm: entry(
+    8,
+    "mm",
+    "off one heel of a foot that may be flexural",
+    "common practice",
+    "trade practice: the flexor tendon is pulled harder as the heel comes down",
+  ),
+  unevenMm: entry(6, "mm", "more off one heel than off the other", "common practice", "trade practice"),
+  turnDeg: entry(5, "deg", "turn of the dorsal angle", "common practice", "trade practice"),
+};
+
+/** A foot so much broken forward, or so much steeper than its pair with the taller heel, may be flexural. */
+export const FLEXURAL_DEG = entry(
+  8,
+  "deg",
+  "axis broken forward, or dorsal angle over that of the pair",
+  "common practice",
+  "trade practice; Redden, Hoof capsule distortion: understanding the mechanisms (2003)",
 );
 
 /** A toe is not cut shorter than its yardstick less this. */

@@ -25,7 +25,7 @@ export function frogPlane({ proud, thickness, pad = 0, heelCut = 0 }: FrogQuesti
 }
 
 /** A frog prouder than this stands past an ordinary shoe: it hangs. Assumption, because shoes are 8 to 10 mm thick. */
-const HANGS_FROM_MM = 8;
+export const HANGS_FROM_MM = 8;
 
 /** Whether the frog hangs below the heels: a height, whatever its length or width. */
 export const frogHangs = (proud: number): boolean => proud >= HANGS_FROM_MM;

@@ -1,5 +1,5 @@
 /** Front to back: what the foot is aimed at. */
-export const FRONT_LENSES = ["straight-axis", "even-halves", "live-sole"] as const;
+export const FRONT_LENSES = ["straight-axis", "even-halves", "live-sole", "heels-back"] as const;
 export type FrontLens = (typeof FRONT_LENSES)[number];
 
 /** Side to side. */
@@ -55,9 +55,15 @@ export const LENS_FACTS: Record<FrontLens | SideLens, LensFacts> = {
   },
   "live-sole": {
     name: "Live sole",
-    aim: "The wall brought to the plane of the live sole",
+    aim: "The wall brought to the plane of the live sole, the axis held where it is broken back",
     strong: "Neglected, long feet; barefoot",
     weak: "Very thin sole, or thick retained sole",
+  },
+  "heels-back": {
+    name: "Heels back",
+    aim: "The heels back to strong horn at the widest of the frog; the shoe gives the angle back, for counted cycles",
+    strong: "Underrun, run-forward heels with a big frog",
+    weak: "Thin heels, a foot that goes bare, a raise that nobody ends",
   },
   "even-sole": {
     name: "Even sole",

@@ -6,8 +6,10 @@ import { halvesOf } from "../foot/parametric/halves";
 import { trimFootOf, type FootParameters } from "../foot/parametric/parameters";
 import { radians } from "../math/angle";
 import { ok, type Result } from "../result";
-import { TOE_WALL_KEPT_MM } from "../constants/trim";
+import type { Cuts } from "../foot/parametric/predict";
+import { toeDressing } from "./dressing";
 import { bestCuts, type TrimQuestion } from "./plan";
+import { visitBounds, visitsFor } from "./stages";
 
 /** A foot and how it is kept, for some months ahead. */
 export interface CycleQuestion {
@@ -16,7 +18,11 @@ export interface CycleQuestion {
   lenses: LensChoice;
   finish: TrimQuestion["finish"];
   margins?: { shod: number; barefoot: number } | undefined;
+  /** Wall at the toe, white line in it, horn outside the foot's own shape, mm in the ground plane. */
   toeWall?: number | undefined;
+  whiteLine?: number | undefined;
+  outside?: number | undefined;
+  holdAxis?: boolean | undefined;
   minToeLength?: number | undefined;
   /** The yardstick for the animal: what has grown over it comes off again, as far as the limits allow. */
   toeTarget: number;
@@ -75,9 +81,9 @@ export function runCycles(question: CycleQuestion, everyWeeks: number): Result<C
     const isEnd = day >= days;
     note(day, isEnd ? "end" : "before");
     if (isEnd) break;
-    const plan = bestCuts(trimQuestion(question, foot, dressed, sideAngle));
+    const plan = cutsOfVisit(trimQuestion(question, foot, dressed, sideAngle));
     if (!plan.ok) return plan;
-    const { cuts } = plan.value;
+    const cuts = plan.value;
     const cut = cutFoot(foot, cuts);
     if (!cut.ok) return cut;
     foot = cut.value.foot;
@@ -111,9 +117,19 @@ export function runCycles(question: CycleQuestion, everyWeeks: number): Result<C
   });
 }
 
-/** Wall that dressing may take in all, mm. */
-const dressedInAll = ({ toeWall }: CycleQuestion): number =>
-  toeWall === undefined ? 0 : Math.max(0, toeWall - TOE_WALL_KEPT_MM.value);
+/** The cuts of one visit: the best plan, or where it asks too much at once the best within what one visit takes. */
+function cutsOfVisit(question: TrimQuestion): Result<Cuts> {
+  const whole = bestCuts(question);
+  if (!whole.ok) return whole;
+  const bounds = visitBounds(question.foot);
+  if (visitsFor(question.foot, whole.value.cuts, bounds) === 1) return ok(whole.value.cuts);
+  const part = bestCuts({ ...question, atOnce: bounds, upTo: whole.value.cuts });
+  return part.ok ? ok(part.value.cuts) : part;
+}
+
+/** Wall that dressing may take in all, mm at right angles to it. */
+const dressedInAll = ({ foot, toeWall, whiteLine, outside }: CycleQuestion): number =>
+  toeDressing({ foot: trimFootOf(foot), ...given({ toeWall, whiteLine, outside }) }).most;
 
 function trimQuestion(
   question: CycleQuestion,
@@ -121,7 +137,19 @@ function trimQuestion(
   dressed: number,
   sideAngle: number,
 ): TrimQuestion {
-  const { lenses, finish, margins, toeWall, minToeLength, sulcusDepth, toeTarget } = question;
+  const {
+    lenses,
+    finish,
+    margins,
+    toeWall,
+    whiteLine,
+    outside,
+    holdAxis,
+    minToeLength,
+    sulcusDepth,
+    toeTarget,
+  } = question;
+  const gone = dressed / Math.sin(radians(foot.dorsalAngleDeg));
   const { toe, medial, lateral } = foot.wallAboveSoleMm;
   return {
     foot: trimFootOf(foot),
@@ -132,12 +160,23 @@ function trimQuestion(
     side: lenses.side === "every-witness" ? "even-sole" : lenses.side,
     toeAim: toeTarget,
     sideAngle: lenses.side === "level-hairline" ? hairlineTiltDeg(foot) : sideAngle,
-    ...(margins && { margins }),
-    ...(toeWall !== undefined && { toeWall: toeWall - dressed }),
-    ...(minToeLength !== undefined && { minToeLength }),
-    ...(sulcusDepth !== undefined && { sulcusDepth }),
+    ...given({
+      margins,
+      toeWall: toeWall === undefined ? undefined : Math.max(whiteLine ?? 0, toeWall - gone),
+      whiteLine,
+      outside: outside === undefined ? undefined : outside - gone,
+      holdAxis,
+      minToeLength,
+      sulcusDepth,
+    }),
   };
 }
+
+/** The keys that have a value. */
+const given = <T extends object>(values: T) =>
+  Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)) as {
+    [Key in keyof T]?: Exclude<T[Key], undefined>;
+  };
 
 const momentOf = (foot: FootParameters) => ({
   dorsalAngle: foot.dorsalAngleDeg,

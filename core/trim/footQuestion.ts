@@ -6,7 +6,11 @@ import { cautiousAbove, estimatedAbove } from "../foot/wallEstimate";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import { trimFootOf } from "../foot/parametric/parameters";
 import type { WallPlace } from "../foot/survey/walls";
+import { clubBy } from "../foot/findings/compareRules";
+import { HANGS_FROM_MM } from "../foot/frogPlane";
 import type { QuarterWall } from "./limits";
+import { isFlexural } from "./stages";
+import { toeOutside, type ToeOutside } from "./toeOutside";
 import { planTrim, type TrimQuestion } from "./plan";
 import { NO_CUT, type Cuts } from "../foot/parametric/predict";
 
@@ -45,6 +49,17 @@ export const PLAN_WANT_NAMES: Record<PlanWant, string> = {
 export interface FootQuestion {
   question: TrimQuestion;
   assumed: readonly PlanWant[];
+  outside: ToeOutside;
+  /** True where the foot may be flexural: the vet is asked before its heels come down. */
+  flexural: boolean;
+}
+
+/** What a practitioner has decided otherwise than the plan would, for one foot at one visit. */
+export interface TrimChoices {
+  /** The toe is taken further back than the foot's own shape, as far as the horn that has to stay. */
+  furtherBack?: boolean | undefined;
+  /** The plane of the live sole as it is, whatever it costs the axis. */
+  strictPlane?: boolean | undefined;
 }
 
 export interface PlanContext {
@@ -52,6 +67,9 @@ export interface PlanContext {
   lenses: LensChoice;
   /** The user's own margins of wall, mm. */
   margins: { shod: number; barefoot: number };
+  /** True where a vet's plan allows what else is the vet's. */
+  vetPlan?: boolean | undefined;
+  choices?: TrimChoices | undefined;
 }
 
 const QUARTERS = [
@@ -63,9 +81,11 @@ const QUARTERS = [
 
 /**
  * A foot's facts as a question to the plan. Walls that nobody measured count as very little, so that a plan without
- * them takes very little; at the toe chalk and step give an estimate that is taken instead. The toe is kept from being cut under its yardstick less 6 mm.
+ * them takes very little; at the toe chalk and step give an estimate that is taken instead. The toe is kept from being
+ * cut under its yardstick less 6 mm, and is dressed only by what is sure to stand outside its own shape.
  */
-export function footQuestion(facts: FootFacts, { shod, lenses, margins }: PlanContext): FootQuestion {
+export function footQuestion(facts: FootFacts, context: PlanContext): FootQuestion {
+  const { shod, lenses, margins, vetPlan = false, choices = {} } = context;
   const { drawn, walls, measures, side, survey, sulcusDepthMm } = facts;
   const assumed: PlanWant[] = [];
   const above = (place: WallPlace, want: PlanWant, guess: number): number => {
@@ -91,16 +111,24 @@ export function footQuestion(facts: FootFacts, { shod, lenses, margins }: PlanCo
   const aim = sideAimOf(facts, lenses.side);
   if (lenses.side !== "even-sole" && aim.rollDeg === undefined) assumed.push("sideAngle");
   const toeWall = walls.toe?.thickness;
-  if (toeWall === undefined) assumed.push("toeWall");
+  const outside = toeOutside(facts);
+  // Where no sign tells whether the toe is distorted, its wall would; where one does, its wall says how much may go.
+  if (toeWall === undefined && (side.dish === undefined || outside.mm > 0)) assumed.push("toeWall");
   if (sulcusDepthMm === undefined) assumed.push("sulcusDepth");
   for (const measure of ["dorsalAngle", "pasternAngle", "toeLength"] as const)
     if (measures[measure] === undefined) assumed.push(measure);
   if (side.heelAngle === undefined) assumed.push("heelAngle");
   if (survey.front === undefined || survey.support === undefined) assumed.push("soleSurvey");
+  const dressAsksVet = outside.asksVet && !vetPlan;
+  const whiteLine = walls.toe?.whiteLine;
+  const foot = trimFootOf(drawn);
+  const { frogProudMm } = facts;
   return {
     assumed,
+    outside,
+    flexural: clubBy(facts) !== undefined || isFlexural(foot),
     question: {
-      foot: trimFootOf(drawn),
+      foot,
       finish: shod ? "shod" : "barefoot",
       above: heights,
       quarters,
@@ -109,7 +137,15 @@ export function footQuestion(facts: FootFacts, { shod, lenses, margins }: PlanCo
       side: lenses.side,
       sideAngle: aim.rollDeg ?? 0,
       minToeLength: Math.max(0, facts.target.toeLengthMm - TOE_UNDER_MM.value),
+      holdAxis: !choices.strictPlane,
       ...(toeWall !== undefined && { toeWall }),
+      ...(whiteLine !== undefined && { whiteLine }),
+      ...(dressAsksVet
+        ? { outside: 0, dressAsksVet }
+        : !(choices.furtherBack && toeWall !== undefined) && { outside: outside.mm }),
+      // Heels go back as far as the frog still stands clear of the ground: a frog past it carries alone.
+      ...(lenses.frontBack === "heels-back" &&
+        frogProudMm !== undefined && { heelMax: Math.max(0, (shod ? HANGS_FROM_MM : 0) - frogProudMm) }),
       ...(sulcusDepthMm !== undefined && { sulcusDepth: sulcusDepthMm }),
     },
   };
@@ -122,7 +158,8 @@ const PLAUSIBLE: Record<PlanWant, (question: TrimQuestion) => TrimQuestion[]> = 
     [1, 6].map((heelMedial) => ({ ...question, above: { ...question.above, heelMedial } })),
   aboveHeelLateral: (question) =>
     [1, 6].map((heelLateral) => ({ ...question, above: { ...question.above, heelLateral } })),
-  toeWall: (question) => [8, 13].map((toeWall) => ({ ...question, toeWall })),
+  toeWall: (question) =>
+    [11, 15].map((toeWall) => ({ ...question, toeWall, outside: question.outside || toeWall - 11 })),
   sulcusDepth: (question) => [{ ...question, sulcusDepth: 8 }],
   sideAngle: (question) => [-2, 2].map((by) => ({ ...question, sideAngle: (question.sideAngle ?? 0) + by })),
   dorsalAngle: (question) => withFoot(question, "dorsalAngle", 3),

@@ -1,11 +1,7 @@
-import {
-  THIN_SOLE_MARGIN_MM,
-  THIN_SOLE_SULCUS_MM,
-  TOE_WALL_KEPT_MM,
-  TRIM_MARGIN_MM,
-} from "../constants/trim";
+import { THIN_SOLE_MARGIN_MM, THIN_SOLE_SULCUS_MM, TRIM_MARGIN_MM } from "../constants/trim";
 import type { SolarPoint } from "../geometry/vector";
 import { radians } from "../math/angle";
+import { toeDressing, type Dressing, type DressQuestion } from "./dressing";
 import { heelYOf, type Cuts, type TrimFoot } from "../foot/parametric/predict";
 
 /** A point of the wall between toe and heels at which the height above the live sole was measured. */
@@ -16,7 +12,7 @@ export interface QuarterWall {
 }
 
 /** What was measured of a foot as far as it limits the cut. Lengths mm. */
-export interface LimitQuestion {
+export interface LimitQuestion extends DressQuestion {
   foot: TrimFoot;
   finish: "shod" | "barefoot";
   /** Wall standing above the live sole. */
@@ -24,13 +20,45 @@ export interface LimitQuestion {
   quarters?: readonly QuarterWall[];
   /** Own margins; the trade's where there are none. */
   margins?: { shod: number; barefoot: number };
-  toeWall?: number;
-  dressMax?: number;
+  /** No more than this comes off either heel, mm, whatever stands above its sole: as the frog's plane allows. */
+  heelMax?: number;
   minToeLength?: number;
   sulcusDepth?: number;
+  /** What this one visit takes at the most. */
+  atOnce?: VisitBounds;
+  /** The cuts of which this is to be a part: nothing more comes off anywhere. */
+  upTo?: Cuts;
 }
 
-/** How a quarter limits the plane of the cut: the cut there is a weighted sum of the three heights. */
+/** What one visit takes at the most: off one heel, more off one than off the other, mm, and turn of the dorsal angle, deg. */
+export interface VisitBounds {
+  heelMm: number;
+  unevenMm: number;
+  turnDeg: number;
+}
+
+/** By this name a plan says that it was held back by what one visit takes. */
+export const AT_ONCE_LIMIT = "atOnce";
+
+/** The bounds of one visit as limits of the plane. */
+function visitPlanes(foot: TrimFoot, { heelMm, unevenMm, turnDeg }: VisitBounds): PlaneLimit[] {
+  const turn = (foot.toeY - heelYOf(foot)) * Math.tan(radians(turnDeg));
+  const plane = (toe: number, heelMedial: number, heelLateral: number, most: number): PlaneLimit => ({
+    name: AT_ONCE_LIMIT,
+    weights: { toe, heelMedial, heelLateral },
+    most,
+  });
+  return [
+    plane(0, 1, 0, heelMm),
+    plane(0, 0, 1, heelMm),
+    plane(0, 1, -1, unevenMm),
+    plane(0, -1, 1, unevenMm),
+    plane(1, -0.5, -0.5, turn),
+    plane(-1, 0.5, 0.5, turn),
+  ];
+}
+
+/** What limits the plane of the cut, a weighted sum of its three heights: a quarter's wall, or what one visit takes. */
 export interface PlaneLimit {
   name: string;
   weights: Omit<Cuts, "dress">;
@@ -44,41 +72,44 @@ export interface TrimLimits {
   thinSole: boolean;
   /** The most that may be taken at each place, never under 0. */
   most: Cuts;
+  dressing: Dressing;
   /** The toe is not cut shorter than this; a toe that is shorter already is not shortened. 0 without a limit. */
   minToeLength: number;
-  quarters: readonly PlaneLimit[];
+  planes: readonly PlaneLimit[];
 }
 
 /**
- * What may be cut: at each point the wall above the live sole less a margin, never under 0. Dressing leaves 6 mm of toe
- * wall; with neither wall thickness nor a limit of its own given, nothing is dressed. A thin sole (sulcus under 10 mm)
- * costs 2 mm more margin everywhere.
+ * What may be cut: at each point the wall above the live sole less a margin, never under 0; dressing by
+ * {@link toeDressing}. A thin sole (sulcus under 10 mm) costs 2 mm more margin everywhere.
  */
 export function trimLimits(question: LimitQuestion): TrimLimits {
-  const { finish, above, margins, toeWall, dressMax, sulcusDepth, foot } = question;
+  const { finish, above, margins, heelMax = Infinity, sulcusDepth, foot } = question;
   const thinSole = sulcusDepth !== undefined && sulcusDepth < THIN_SOLE_SULCUS_MM.value;
   const usual = margins?.[finish] ?? TRIM_MARGIN_MM[finish].value;
   const marginMm = usual + (thinSole ? THIN_SOLE_MARGIN_MM.value : 0);
   const available = (mm: number) => Math.max(0, mm - marginMm);
-  const dressLimits = [
-    ...(toeWall === undefined ? [] : [toeWall - TOE_WALL_KEPT_MM.value]),
-    ...(dressMax === undefined ? [] : [dressMax]),
-  ];
+  const dressing = toeDressing(question);
+  const { upTo } = question;
+  const part = (name: keyof Cuts, mm: number) => Math.min(mm, upTo?.[name] ?? Infinity);
   return {
     marginMm,
     thinSole,
+    dressing,
     most: {
-      toe: available(above.toe),
-      heelMedial: available(above.heelMedial),
-      heelLateral: available(above.heelLateral),
-      dress: dressLimits.length === 0 ? 0 : Math.max(0, Math.min(...dressLimits)),
+      toe: part("toe", available(above.toe)),
+      heelMedial: part("heelMedial", Math.min(heelMax, available(above.heelMedial))),
+      heelLateral: part("heelLateral", Math.min(heelMax, available(above.heelLateral))),
+      dress: part("dress", dressing.most),
     },
     minToeLength: Math.min(question.minToeLength ?? 0, foot.toeLength),
-    quarters: (question.quarters ?? []).map(({ name, at, above: mm }) => ({
-      name,
-      weights: planeWeights(foot, at),
-      most: available(mm),
-    })),
+    planes: [
+      ...(question.quarters ?? []).map(({ name, at, above: mm }) => ({
+        name,
+        weights: planeWeights(foot, at),
+        most: available(mm),
+      })),
+      ...(question.atOnce ? visitPlanes(foot, question.atOnce) : []),
+    ],
   };
 }
 
@@ -106,8 +137,8 @@ export function toeOvercut(foot: TrimFoot, limits: Pick<TrimLimits, "minToeLengt
   return heel + (cuts.toe - heel) * reach - most;
 }
 
-/** How far a cut goes past a quarter's limit, mm, 0 or less where it does not. */
-export const quarterOvercut = ({ weights, most }: PlaneLimit, cuts: Cuts): number =>
+/** How far a cut goes past a plane's limit, mm, 0 or less where it does not. */
+export const planeOvercut = ({ weights, most }: PlaneLimit, cuts: Cuts): number =>
   weights.toe * cuts.toe +
   weights.heelMedial * cuts.heelMedial +
   weights.heelLateral * cuts.heelLateral -

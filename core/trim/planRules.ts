@@ -1,5 +1,6 @@
 import { limitInWords, marginInWords } from "./planWords";
-import { levelRest, type TrimPlan } from "./plan";
+import { levelRest } from "./cutsForHand";
+import type { TrimPlan } from "./plan";
 import type { FootFacts } from "../foot/findings/facts";
 import type { Rule, Seen } from "../foot/findings/rule";
 

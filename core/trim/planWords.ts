@@ -1,10 +1,13 @@
-import { TOE_WALL_KEPT_MM } from "../constants/trim";
+import { TOE_HORN_KEPT_MM } from "../constants/trim";
+import { USUAL_WHITE_LINE_MM } from "../foot/horn";
 import type { Finding } from "../foot/findings/rule";
 import { halvesFrom, halvesInWords } from "../foot/parametric/halves";
 import { CUT_NAMES } from "./trimRecord";
 import type { Wording } from "../foot/wording";
 import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "../foot/parametric/predict";
+import { AT_ONCE_LIMIT } from "./limits";
 import type { LimitName, ShoeTask, TrimPlan, TrimQuestion } from "./plan";
+import { visitBounds } from "./stages";
 
 /** Where a limit stands, with the words medial and lateral in it. */
 const PLACE: Record<string, string> = {
@@ -24,12 +27,10 @@ const aboveAt = ({ above, quarters }: TrimQuestion, name: LimitName): number | u
 /** One limit in words: why no more is taken there. */
 export function limitInWords(name: LimitName, plan: TrimPlan, wording: Wording): string {
   const { question, limits } = plan;
-  if (name === "dress")
-    return question.toeWall === undefined && question.dressMax === undefined
-      ? "No dressing: the toe wall’s thickness was not measured."
-      : question.toeWall === undefined
-        ? `No more dressing than ${wording.cut(limits.most.dress)}.`
-        : `No more dressing: the toe wall is ${wording.cut(question.toeWall)} thick and ${wording.cut(TOE_WALL_KEPT_MM.value)} stay.`;
+  if (name === "dress") return dressLimitInWords(plan, wording);
+  if (name === AT_ONCE_LIMIT) return atOnceInWords(plan, wording);
+  if (name === "axis")
+    return "The heels are held: the plane of the live sole would leave the axis further broken back.";
   if (name === "minToeLength")
     return question.minToeLength !== undefined && question.foot.toeLength <= question.minToeLength
       ? `The toe is short as it is (${wording.length(question.foot.toeLength)}): it is not shortened.`
@@ -41,6 +42,30 @@ export function limitInWords(name: LimitName, plan: TrimPlan, wording: Wording):
   return wording.inOwnWords(
     `${start} at the ${PLACE[name] ?? name}: ${wording.cut(above)} above live sole${stays}.`,
   );
+}
+
+/** Why no more is dressed off the toe wall. */
+function dressLimitInWords({ question, limits }: TrimPlan, wording: Wording): string {
+  const { most, by } = limits.dressing;
+  const start = most < 0.25 ? "No dressing" : "No more dressing";
+  const { toeWall, whiteLine } = question;
+  if (question.dressAsksVet)
+    return "No dressing: a white line or a dish over 6 wants a radiograph, and the vet’s plan, first.";
+  if (by === "shape")
+    return most < 0.25
+      ? "No dressing: nothing stands outside the foot’s own shape at the toe."
+      : `${start} than ${wording.cut(most)}: beyond that it is the foot’s own shape.`;
+  if (by === "horn" && toeWall !== undefined)
+    return `${start}: the toe wall is ${wording.cut(toeWall)} thick, ${whiteLine === undefined ? `about ${wording.cut(USUAL_WHITE_LINE_MM)}` : wording.cut(whiteLine)} of it white line, and ${wording.cut(TOE_HORN_KEPT_MM.value)} of horn stay.`;
+  return by === "own"
+    ? `No more dressing than ${wording.cut(most)}.`
+    : "No dressing: neither the toe wall nor what stands outside its shape was measured.";
+}
+
+/** What one visit takes at the most, as the reason why a plan stops. */
+function atOnceInWords({ question }: TrimPlan, wording: Wording): string {
+  const { heelMm, unevenMm, turnDeg } = question.atOnce ?? visitBounds(question.foot);
+  return `No more today: one visit takes at most ${wording.cut(heelMm)} off a heel, ${wording.cut(unevenMm)} more off one than the other, and turns the foot by ${wording.angle(turnDeg)}.`;
 }
 
 /** A sentence on the margin, where it is not the usual one. */

@@ -40,7 +40,7 @@ describe("limits in words", () => {
 
   test("dressing, the least toe length and a quarter each say their own reason", () => {
     expect(limitInWords("dress", planned(), wording)).toBe(
-      "No more dressing: the toe wall is 13 mm thick and 6 mm stay.",
+      "No more dressing: the toe wall is 13 mm thick, about 3 mm of it white line, and 6 mm of horn stay.",
     );
     expect(limitInWords("minToeLength", planned({ minToeLength: 80 }), wording)).toBe(
       "The toe is not cut shorter than 80 mm.",

@@ -1,3 +1,4 @@
+import { FRONT_LENSES } from "../foot/lens";
 import type { TrimPlan, TrimQuestion } from "./plan";
 import { planTrim } from "./plan";
 import type { Random } from "../math/random";
@@ -42,6 +43,9 @@ export function anyQuestion(random: Random): TrimQuestion {
   const maybe = <T>(part: number, value: T) => (random() < part ? value : undefined);
   const toeWall = maybe(0.7, between(5, 16));
   const dressMax = maybe(0.3, between(0, 5));
+  const whiteLine = toeWall === undefined ? undefined : maybe(0.5, between(1, Math.min(5, toeWall)));
+  const outside = maybe(0.6, between(0, 8));
+  const holdAxis = maybe(0.5, true);
   const minToeLength = maybe(0.6, between(65, 95));
   const sulcusDepth = maybe(0.4, between(5, 16));
   const quarters = maybe(0.4, [
@@ -61,10 +65,13 @@ export function anyQuestion(random: Random): TrimQuestion {
     },
     finish: oneOf(["shod", "barefoot"] as const),
     above: { toe: between(0, 14), heelMedial: between(0, 10), heelLateral: between(0, 10) },
-    frontBack: oneOf(["straight-axis", "even-halves", "live-sole"] as const),
+    frontBack: oneOf(FRONT_LENSES),
     side: oneOf(["even-sole", "square-limb", "level-hairline"] as const),
     sideAngle: between(-4, 4),
     ...(toeWall !== undefined && { toeWall }),
+    ...(whiteLine !== undefined && { whiteLine }),
+    ...(outside !== undefined && { outside }),
+    ...(holdAxis !== undefined && { holdAxis }),
     ...(dressMax !== undefined && { dressMax }),
     ...(minToeLength !== undefined && { minToeLength }),
     ...(sulcusDepth !== undefined && { sulcusDepth }),

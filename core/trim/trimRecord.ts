@@ -67,6 +67,11 @@ export const trimSchema = z.strictObject({
   date: dateField,
   cuts: z.strictObject({ toe: cut, heelMedial: cut, heelLateral: cut, dress: cut }).default({}),
   plan: agreedPlanSchema.optional(),
+  /** Decided otherwise than the plan would: the toe further back than its own shape, the live sole's plane as it is. */
+  furtherBack: z.literal(true).optional(),
+  strictPlane: z.literal(true).optional(),
+  /** Why all of a large trim is done at once. */
+  atOnceWhy: prose.optional(),
   /** Steps of the cut sheet that are done. */
   ticks: z.partialRecord(z.enum(SHEET_STEPS), z.literal(true)).default({}),
   /** What was seen where a cut went past its limit, by place. */

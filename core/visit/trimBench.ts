@@ -1,6 +1,7 @@
 import { differenceInWords, sidesInWords } from "../trim/compare";
 import { cutLines } from "../trim/cutLines";
-import { levelRest, overcuts, shoeTask, type TrimPlan } from "../trim/plan";
+import { levelRest, overcuts } from "../trim/cutsForHand";
+import { shoeTask, type TrimPlan } from "../trim/plan";
 import { planReasons } from "../trim/planWords";
 import type { FrontLens, LensChoice } from "../foot/lens";
 import type { cutFoot } from "../foot/parametric/cut";

@@ -8,10 +8,11 @@ import { isShod, type Horse } from "../record/horse";
 import type { Settings } from "../record/settings";
 import type { Visit } from "../record/visit";
 import { noiseOf } from "../foot/records/pairs";
-import type { Result } from "../result";
+import { ok, type Result } from "../result";
 import type { Wording } from "../foot/wording";
 import { footQuestion, type FootQuestion, type PlanWant } from "../trim/footQuestion";
-import { planTrim, type TrimPlan } from "../trim/plan";
+import type { TrimPlan } from "../trim/plan";
+import { planStaged, type StagedPlan } from "../trim/stages";
 
 /** What a visit knows of one foot, the question that follows from it, and the plan. */
 export interface VisitPlan {
@@ -19,6 +20,9 @@ export interface VisitPlan {
   facts: VisitFacts;
   lenses: LensChoice;
   asked: FootQuestion;
+  /** The whole way and this visit's part of it. */
+  staged: Result<StagedPlan>;
+  /** The plan of this visit: its part, or the whole where that was chosen. */
   plan: Result<TrimPlan>;
   /** Without these there is nothing to plan from: the numbers behind every other. Empty when all were measured. */
   missing: readonly PlanWant[];
@@ -56,13 +60,22 @@ export function visitPlan(
   const shod = isShod(horse, limb);
   const own = lensesOf(horse, settings.lenses, shod);
   const lenses = frontBack ? { ...own, frontBack } : own;
-  const asked = footQuestion(facts, { shod, lenses, margins: settings.margins });
+  const { furtherBack, strictPlane, atOnceWhy } = foot.trim ?? {};
+  const asked = footQuestion(facts, {
+    shod,
+    lenses,
+    margins: settings.margins,
+    vetPlan: horse.use === "vet plan",
+    choices: { furtherBack, strictPlane },
+  });
+  const staged = planStaged(asked.question, asked.flexural);
   return {
     limb,
     facts,
     lenses,
     asked,
-    plan: planTrim(asked.question),
+    staged,
+    plan: staged.ok ? ok(atOnceWhy === undefined ? staged.value.part : staged.value.whole) : staged,
     missing: NEEDED[lenses.frontBack === "live-sole" ? "sole" : "axis"].filter((want) =>
       asked.assumed.includes(want),
     ),

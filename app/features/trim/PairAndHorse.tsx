@@ -7,7 +7,7 @@ import { LIMBS, pairOf, type Limb } from "~core/foot/limb";
 import { planPair, type PairPlan } from "~core/trim/pair";
 import { cutsInWords, leftInWords } from "~core/trim/planWords";
 import { agreedPlan } from "~core/trim/agreed";
-import { forTheHand } from "~core/trim/plan";
+import { forTheHand } from "~core/trim/cutsForHand";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import { useEdits } from "~app/ui/useEdits";
 import { visitPlan, type VisitPlan } from "~core/visit/visitPlan";

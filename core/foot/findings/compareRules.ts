@@ -1,6 +1,6 @@
 import { changeSince } from "../../repeatability/change";
 import { axisChangeNoise } from "../axis";
-import { angleSd, lengthSd, type FootState } from "./facts";
+import { angleSd, lengthSd, type FootFacts, type FootState } from "./facts";
 import type { Rule } from "./rule";
 
 /** Pair mismatch begins here, or at the noise of a difference where that is larger. Trade practice. */
@@ -9,10 +9,23 @@ const PAIR = { angleDeg: 3, widthMm: 5, heelMm: 5 };
 const DIFFERENCE_95 = 1.64 * Math.SQRT2;
 /** Steeper than its pair by this, with taller heels: a club foot. Source: Redden 2003, on flexural deformity of the coffin joint; trade practice. */
 const CLUB_STEEPER_DEG = 8;
-const heelMean = ({ measures }: FootState) =>
+const heelMean = ({ measures }: Pick<FootState, "measures">) =>
   measures.heelHeightLateral === undefined || measures.heelHeightMedial === undefined
     ? undefined
     : (measures.heelHeightLateral + measures.heelHeightMedial) / 2;
+
+/** Degrees steeper and mm of heel taller than the other of the pair, where that makes a club foot; else undefined. */
+export function clubBy(
+  facts: Pick<FootFacts, "measures" | "pair" | "noise">,
+): { deg: number; heelMm: number } | undefined {
+  const { pair, noise } = facts;
+  const [mine, other] = [facts.measures.dorsalAngle, pair?.measures.dorsalAngle];
+  const [heel, otherHeel] = [heelMean(facts), pair && heelMean(pair)];
+  if (mine === undefined || other === undefined || heel === undefined || otherHeel === undefined)
+    return undefined;
+  const [deg, heelMm] = [mine - other, heel - otherHeel];
+  return deg < CLUB_STEEPER_DEG || heelMm <= noise.lengthMm ? undefined : { deg, heelMm };
+}
 
 /** Rules that hold a foot against its pair and its past. */
 export const COMPARE_RULES: readonly Rule[] = [
@@ -23,15 +36,12 @@ export const COMPARE_RULES: readonly Rule[] = [
     next: "The vet first, with a radiograph. Little at a time; never bring the toe back to make the angle: the tendon holds it.",
     insteadOf: ["pair-mismatch", "broken-forward", "toe-run", "toe-long", "dish-vet"],
     see: (facts) => {
-      const { pair, noise, wording } = facts;
-      const [mine, other] = [facts.measures.dorsalAngle, pair?.measures.dorsalAngle];
-      const [heel, otherHeel] = [heelMean(facts), pair && heelMean(pair)];
-      if (!pair || mine === undefined || other === undefined) return undefined;
-      if (heel === undefined || otherHeel === undefined) return undefined;
-      if (mine - other < CLUB_STEEPER_DEG || heel - otherHeel <= noise.lengthMm) return undefined;
+      const { pair, wording } = facts;
+      const by = clubBy(facts);
+      if (!pair || !by) return undefined;
       return {
         level: "ask the vet",
-        text: `A club foot: ${wording.angle(mine - other)} steeper than the ${wording.limb(pair.limb)}, its heels ${wording.length(heel - otherHeel)} taller.`,
+        text: `A club foot: ${wording.angle(by.deg)} steeper than the ${wording.limb(pair.limb)}, its heels ${wording.length(by.heelMm)} taller.`,
         evidence: `From ${CLUB_STEEPER_DEG}° steeper than its pair with taller heels. A shortened tendon unit makes such a foot; how far it may be lowered is the vet's to say.`,
       };
     },
