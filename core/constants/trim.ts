@@ -45,15 +45,42 @@ export const TOE_HORN_KEPT_MM = entry(
   "trade practice",
 );
 
+/** Horn that dressing leaves at a quarter or toe quarter, beside the white line. */
+export const FLARE_HORN_KEPT_MM = entry(
+  5,
+  "mm",
+  "horn of quarters and toe quarters in the ground plane after dressing, without the white line",
+  "common practice",
+  "trade practice",
+);
+
 /** Over this much white line, or this much dish, nothing is dressed without a vet's plan. */
 export const DRESS_ASKS_VET = {
-  whiteLineMm: entry(6, "mm", "white line at the toe", "common practice", "trade practice: a radiograph first"),
-  dishDeg: entry(6, "deg", "dish of the dorsal wall", "common practice", "trade practice: a radiograph first"),
+  whiteLineMm: entry(
+    6,
+    "mm",
+    "white line at the toe",
+    "common practice",
+    "trade practice: a radiograph first",
+  ),
+  dishDeg: entry(
+    6,
+    "deg",
+    "dish of the dorsal wall",
+    "common practice",
+    "trade practice: a radiograph first",
+  ),
 };
 
 /** What one visit takes at the most; a plan that wants more is offered in stages. */
 export const AT_ONCE = {
-  heelMm: entry(10, "mm", "off one heel", "common practice", "trade practice: tendons and joints have to follow"),
+  heelMm: entry(
+    10,
+    "mm",
+    "off one heel",
+    "common practice",
+    "trade practice: tendons and joints have to follow",
+  ),
   heelVetMm: entry(
     8,
     "mm",
@@ -64,6 +91,15 @@ export const AT_ONCE = {
   unevenMm: entry(6, "mm", "more off one heel than off the other", "common practice", "trade practice"),
   turnDeg: entry(5, "deg", "turn of the dorsal angle", "common practice", "trade practice"),
 };
+
+/** Between two stages of a large trim. */
+export const STAGE_WEEKS = entry(
+  4,
+  "weeks",
+  "a trim done in stages",
+  "common practice",
+  "trade practice: the interval of corrective work",
+);
 
 /** A foot so much broken forward, or so much steeper than its pair with the taller heel, may be flexural. */
 export const FLEXURAL_DEG = entry(

@@ -101,6 +101,12 @@ describe("migrations", () => {
       before: { id: "v.LF.after", limb: "LF", moment: "after", flight: "straight" },
       after: { id: "v.LF.after", limb: "LF", look: "after", flight: "straight" },
     },
+    {
+      to: 8,
+      table: "settings",
+      before: { id: "settings", unit: "in" },
+      after: { id: "settings", unit: "in", sheet: { order: "heels first", raspMm: 1.5 } },
+    },
   ];
 
   test("gate: every shipped step has a literal row before and after, in order without gaps", () => {

@@ -82,6 +82,12 @@ export const MIGRATIONS: readonly Migration[] = [
       watchings: ({ moment, ...row }) => ({ look: moment, ...row }),
     },
   },
+  {
+    // The trim that can be trusted: flares, stages, floats and choices of a trim, toe-only visits, reasons of a due day
+    // are new; settings gain the order of the cut sheet and what the nippers leave.
+    to: 8,
+    tables: { settings: (row) => ({ sheet: { order: "heels first", raspMm: 1.5 }, ...row }) },
+  },
 ];
 
 /** The version of the records that this build reads and writes. */

@@ -37,6 +37,17 @@ export const DEFAULT_ROUNDS: RoundsSettings = {
   week: [540, 540, 540, 540, 540, 0, 0],
 };
 
+/** In which order the cuts stand on the sheet. */
+export const CUT_ORDERS = ["heels first", "toe first", "quarters first"] as const;
+export type CutOrder = (typeof CUT_ORDERS)[number];
+
+/** How this hand works down to a line: the order of its cuts, and what its nippers leave for the rasp, mm. */
+const sheetSettingsSchema = z.strictObject({
+  order: z.enum(CUT_ORDERS),
+  raspMm: z.number().min(0, { error: "No less than 0 mm." }).max(5, { error: "No more than 5 mm." }),
+});
+export const DEFAULT_SHEET: z.infer<typeof sheetSettingsSchema> = { order: "heels first", raspMm: 1.5 };
+
 /** How this user reads, and the limits that are theirs to set. One row. */
 export const settingsSchema = z.strictObject({
   id: z.literal("settings"),
@@ -80,6 +91,7 @@ export const settingsSchema = z.strictObject({
     .default({}),
   /** Measures taken twice: what one's own noise comes from. */
   pairs: z.array(pairSchema).max(MOST_PAIRS).default([]),
+  sheet: sheetSettingsSchema.default(DEFAULT_SHEET),
   forge: forgeSettingsSchema.default(DEFAULT_FORGE),
   rounds: roundsSettingsSchema.default(DEFAULT_ROUNDS),
   /** Cautions that were read, by where they stand and what they were about. */

@@ -10,10 +10,12 @@ import { limbField } from "../foot/limbField";
 export const dueSchema = z.strictObject({
   due: dateField,
   windowStart: dateField,
-  reason: z.enum(["toe", "axis", "cap"]),
+  reason: z.enum(["toe", "axis", "cap", "stage", "left", "bare"]),
   day: z.int().min(0),
   /** The foot that comes due first; none when only the cap speaks. */
   limb: limbField.optional(),
+  /** By growth alone, where the cap decides. */
+  byGrowth: dateField.optional(),
 });
 export type HorseDue = z.infer<typeof dueSchema>;
 
@@ -25,6 +27,8 @@ export const visitSchema = z.strictObject({
   /** Planned time of arrival. */
   at: timeField.optional(),
   status: z.enum(["planned", "open", "signed"]),
+  /** A short visit between two full trims: only the toes. */
+  job: z.literal("toe only").optional(),
   /** Planned for this day and no other: the owner has been told, or the vet comes. */
   pinned: z.boolean().optional(),
   /** When the vet comes to this horse that day. */

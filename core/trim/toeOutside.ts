@@ -14,7 +14,7 @@ export interface ToeOutside {
 }
 
 /** Sd of the toe's wall against the even wall of its other places, over that of one thickness. Source: the sound herd of docs/findings.md. */
-const AGAINST_EVEN = 1.5;
+export const AGAINST_EVEN = 1.5;
 
 /**
  * Horn outside the foot's own shape at the toe: the wall there over an even wall, or what a dished lower half stands

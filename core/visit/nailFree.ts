@@ -54,6 +54,13 @@ function wallOf({ wall, at: [x, y] }: Find): WallPlace | undefined {
   return y > QUARTER_Y.front ? `toeQuarter${side}` : y > QUARTER_Y.back ? `quarter${side}` : `heel${side}`;
 }
 
+/** Where the wall was found cracked, hollow or separated: it is not dressed there. */
+export const brokenPlaces = (look: Look | undefined): WallPlace[] =>
+  presentFinds(look).flatMap(([, find]) => {
+    const place = RELIEVED.includes(find.kind) ? wallOf(find) : undefined;
+    return place ? [place] : [];
+  });
+
 /** Wall that takes no nail by itself: cracked, hollow or separated where it was found so, or too thin where it was measured. */
 export function nailFreeSectors(
   look: Look | undefined,
