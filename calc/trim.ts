@@ -2,7 +2,7 @@ import { z } from "zod";
 import { FRONT_LENSES, SIDE_LENSES } from "~core/foot/lens";
 import { finite } from "~core/schema/fields";
 import { ok } from "~core/result";
-import type { TrimQuestion } from "~core/trim/plan";
+import type { TrimQuestion } from "~core/trim/question";
 import { planStaged } from "~core/trim/stages";
 import { predictTrim, type TrimFoot } from "~core/foot/parametric/predict";
 import { angle, calculator, mm, point } from "./parts";

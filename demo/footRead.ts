@@ -65,7 +65,7 @@ export function surveyedSole(
       toeQuarterLateral: { thickness: vary(wall.toe * 0.96 + flare / 2) },
       quarterMedial: { thickness: vary(wall.quarter) },
       quarterLateral: {
-        thickness: vary(wall.quarter + (story === "one-sided flare" && foot.limb === "LF" ? 4 : 0)),
+        thickness: vary(wall.quarter + (story === "one-sided flare" && foot.limb === "LF" ? 8 : 0)),
       },
       heelMedial: { thickness: vary(wall.heel), above: Math.max(0, vary(Math.max(1, medial))) },
       heelLateral: { thickness: vary(wall.heel), above: Math.max(0, vary(Math.max(1, lateral))) },

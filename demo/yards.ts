@@ -187,7 +187,7 @@ export const ROUND: readonly YardPlan[] = [
     person: "Ysella Quickfall",
     phone: "00000 100104",
     access: "Farm lane, park by the scales.",
-    at: [50.166, -14.010],
+    at: [50.166, -14.01],
     life: {
       work: ["long distances"],
       footing: ["stony track", "firm turf"],

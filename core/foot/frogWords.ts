@@ -29,3 +29,17 @@ export function frogSays(proudMm: number, shoeMm: number, wording: Wording): str
   const hangs = frogHangs(proudMm) ? " It hangs: a prolapsed frog, whatever its length or width." : "";
   return `${under}${stop}${hangs}`;
 }
+
+/** What a heel cut does to a frog whose plane was measured: past it the frog stands proud; undefined where it does not. */
+export function frogOnCut(
+  { frogProudMm }: { frogProudMm?: number | undefined },
+  { heelMedial, heelLateral }: { heelMedial: number; heelLateral: number },
+  wording: Wording,
+): string | undefined {
+  if (frogProudMm === undefined) return undefined;
+  const heelCut = (heelMedial + heelLateral) / 2;
+  const { proudAfter, touchCut } = frogPlane({ proud: frogProudMm, thickness: 0, heelCut });
+  return heelCut > touchCut + 0.25 && proudAfter > 0.25
+    ? `The heels come down past the frog: it will stand ${wording.cut(proudAfter)} proud of them.`
+    : undefined;
+}

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { DEFAULT_LENSES, FRONT_LENSES, SIDE_LENSES } from "../foot/lens";
 import { HORSE_USES } from "../constants/due";
 import { TRIM_MARGIN_MM } from "../constants/trim";
+import { CUT_ORDERS } from "../trim/trimRecord";
 import { DEFAULT_FORGE, forgeSettingsSchema } from "../forge/forgeSettings";
 import { MOST_PAIRS, pairSchema } from "../foot/records/pairs";
 import { timeField } from "../schema/fields";
@@ -36,10 +37,6 @@ export const DEFAULT_ROUNDS: RoundsSettings = {
   leaves: "07:30",
   week: [540, 540, 540, 540, 540, 0, 0],
 };
-
-/** In which order the cuts stand on the sheet. */
-export const CUT_ORDERS = ["heels first", "toe first", "quarters first"] as const;
-export type CutOrder = (typeof CUT_ORDERS)[number];
 
 /** How this hand works down to a line: the order of its cuts, and what its nippers leave for the rasp, mm. */
 const sheetSettingsSchema = z.strictObject({

@@ -12,6 +12,7 @@ import {
   type FootParameters,
 } from "../foot/parametric/parameters";
 import type { SolarMarks } from "../foot/survey/frame";
+import type { WallPlace } from "../foot/survey/walls";
 import { filledMarks } from "../foot/parametric/surveyedOutline";
 import { interpolate } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
@@ -36,9 +37,13 @@ export interface FootToShoe {
 /**
  * The foot after its trim as a shoe has to fit it: its undistorted outline where the walls tell it, else a smooth curve
  * through toe, toe quarters, widest part and heels. The trim moves toe and heels; the widest part keeps its place.
- * Without a survey the points are those of the parametric foot, and `measured` is false.
+ * What was dressed besides (`flares`, mm in the ground plane) is off it. Without a survey the points are those of the parametric foot, and `measured` is false.
  */
-export function footToShoe(facts: FootFacts, cuts: Partial<Cuts>): FootToShoe {
+export function footToShoe(
+  facts: FootFacts,
+  cuts: Partial<Cuts>,
+  flares: Partial<Record<WallPlace, number | undefined>> = {},
+): FootToShoe {
   const { drawn: before, marks, survey, outline: shape, walls } = facts;
   const done = cutFoot(before, { ...NO_CUT, ...cuts });
   const after = done.ok ? done.value.foot : before;
@@ -46,7 +51,12 @@ export function footToShoe(facts: FootFacts, cuts: Partial<Cuts>): FootToShoe {
   const toeBy = toeYOf(after) - toeYOf(before);
   const heelBy = eachSide((side) => heelYOfSide(after, side) - heelYOfSide(before, side));
   const heel = { medial: filled.heelMedial, lateral: filled.heelLateral };
-  const wide = { medial: filled.wideMedial, lateral: filled.wideLateral };
+  // What was dressed at quarters and toe quarters is gone from the outline that the shoe has to meet.
+  const inward = ([x, y]: SolarPoint, mm = 0): SolarPoint => [x - Math.sign(x) * mm, y];
+  const wide = {
+    medial: inward(filled.wideMedial, flares.quarterMedial),
+    lateral: inward(filled.wideLateral, flares.quarterLateral),
+  };
   const moved = (side: Side) => {
     const [from, middle, to] = [heel[side][1], wide[side][1], filled.toe[1]];
     return ([x, y]: SolarPoint): SolarPoint => [
@@ -65,8 +75,8 @@ export function footToShoe(facts: FootFacts, cuts: Partial<Cuts>): FootToShoe {
   const knots: OutlineKnots = {
     toe: moved("medial")(filled.toe),
     toeQuarter: {
-      medial: moved("medial")(filled.toeQuarterMedial),
-      lateral: moved("lateral")(filled.toeQuarterLateral),
+      medial: inward(moved("medial")(filled.toeQuarterMedial), flares.toeQuarterMedial),
+      lateral: inward(moved("lateral")(filled.toeQuarterLateral), flares.toeQuarterLateral),
     },
     wide,
     heel: eachSide((side) => moved(side)(heel[side])),

@@ -2,7 +2,8 @@ import { cutFoot } from "../foot/parametric/cut";
 import type { FootParameters } from "../foot/parametric/parameters";
 import type { AgreedPlan } from "./trimRecord";
 import { ok, type Result } from "../result";
-import { shoeTask, type TrimQuestion } from "./plan";
+import { shoeTask } from "./plan";
+import type { TrimQuestion } from "./question";
 import type { Cuts } from "../foot/parametric/predict";
 
 /**
@@ -15,12 +16,15 @@ export function agreedPlan(
   cuts: Cuts,
   by: AgreedPlan["by"],
   agreed: boolean,
+  more: Pick<AgreedPlan, "flares" | "stage"> = {},
 ): Result<AgreedPlan> {
   const done = cutFoot(foot, cuts);
   if (!done.ok) return done;
   const { predicted, foot: after } = done.value;
   return ok({
     cuts,
+    ...(more.flares && Object.keys(more.flares).length > 0 && { flares: more.flares }),
+    ...(more.stage && { stage: more.stage }),
     by,
     agreed,
     frontBack: question.frontBack,

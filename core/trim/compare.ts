@@ -4,7 +4,7 @@ import { sideAimOf } from "../balance/footAims";
 import type { FootFacts } from "../foot/findings/facts";
 import { CUT_NAMES } from "./trimRecord";
 import type { Wording } from "../foot/wording";
-import type { TrimPlan } from "./plan";
+import type { TrimPlan } from "./question";
 import type { PredictedFoot } from "../foot/parametric/predict";
 
 /** One plan with the lens that it was made for. */

@@ -1,6 +1,6 @@
 import { NO_CUT, predictTrim, type Cuts } from "../foot/parametric/predict";
 import { planeOvercut, toeOvercut, type LimitQuestion, type TrimLimits } from "./limits";
-import type { LimitName, TrimPlan } from "./plan";
+import type { LimitName, TrimPlan } from "./question";
 
 /** A hand works to this, mm. */
 const HAND_STEP_MM = 0.5;
@@ -23,15 +23,15 @@ export function overcuts(
   ].filter(({ mm }) => mm > slack);
 }
 
+/** Each cut down to half a millimetre. */
+export const downToHalf = ({ toe, heelMedial, heelLateral, dress }: Cuts): Cuts => {
+  const down = (mm: number) => Math.floor(mm / HAND_STEP_MM + 1e-6) * HAND_STEP_MM + 0;
+  return { toe: down(toe), heelMedial: down(heelMedial), heelLateral: down(heelLateral), dress: down(dress) };
+};
+
 /** Down to half a millimetre; a plane that then still oversteps a limit loses the half that causes it. */
 export function forTheHand(question: LimitQuestion, limits: TrimLimits, cuts: Cuts): Cuts {
-  const down = (mm: number) => Math.floor(mm / HAND_STEP_MM + 1e-6) * HAND_STEP_MM + 0;
-  let found: Cuts = {
-    toe: down(cuts.toe),
-    heelMedial: down(cuts.heelMedial),
-    heelLateral: down(cuts.heelLateral),
-    dress: down(cuts.dress),
-  };
+  let found = downToHalf(cuts);
   for (let round = 0; round < 40 && overcuts(question, limits, found).length > 0; round++) {
     const place = (["toe", "heelMedial", "heelLateral", "dress"] as const).find((name) => {
       const less = { ...found, [name]: Math.max(0, found[name] - HAND_STEP_MM) };

@@ -11,7 +11,8 @@ import { HANGS_FROM_MM } from "../foot/frogPlane";
 import type { QuarterWall } from "./limits";
 import { isFlexural } from "./stages";
 import { toeOutside, type ToeOutside } from "./toeOutside";
-import { planTrim, type TrimQuestion } from "./plan";
+import { planTrim } from "./plan";
+import type { TrimQuestion } from "./question";
 import { NO_CUT, type Cuts } from "../foot/parametric/predict";
 
 /** What a plan wants to know of a foot, by what a hand measures in one go. */

@@ -7,7 +7,8 @@ import type { Cuts, PredictedFoot } from "../foot/parametric/predict";
 import { radians } from "../math/angle";
 import { ok, type Result } from "../result";
 import { toeDressing } from "./dressing";
-import { bestCuts, type TrimQuestion } from "./plan";
+import { bestCuts } from "./plan";
+import type { TrimQuestion } from "./question";
 import { visitBounds, visitsFor } from "./stages";
 
 /** A foot and how it is kept. */

@@ -1,7 +1,7 @@
 import { heelYOf, type Cuts } from "../foot/parametric/predict";
 import { radians } from "../math/angle";
 import { planeOvercut, toeOvercut, type TrimLimits } from "./limits";
-import type { LimitName, TrimQuestion } from "./plan";
+import type { LimitName, TrimQuestion } from "./question";
 
 /** An axis that is not broken back yet may come down as far as still reads as straight, deg. */
 const STILL_STRAIGHT_DEG = -1;

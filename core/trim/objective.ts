@@ -1,7 +1,7 @@
 import type { FrontLens } from "../foot/lens";
 import { predictTrim, type Cuts } from "../foot/parametric/predict";
 import { degrees } from "../math/angle";
-import type { TrimQuestion } from "./plan";
+import type { TrimQuestion } from "./question";
 
 /** What a degree of axis, three millimetres of uneven halves and three of run-forward heels weigh, by lens. */
 const WEIGHTS: Record<FrontLens, { axis: number; halves: number; heels: number }> = {

@@ -3,7 +3,7 @@ import { radians } from "../math/angle";
 import { boundedLeastSquares } from "../math/leastSquares";
 import { planeOvercut, toeOvercut, type TrimLimits } from "./limits";
 import { residuals } from "./objective";
-import type { LimitName, TrimQuestion } from "./plan";
+import type { LimitName, TrimQuestion } from "./question";
 
 const asCuts = ([toe = 0, heelMedial = 0, heelLateral = 0, dress = 0]: readonly number[]): Cuts => ({
   toe,

@@ -1,6 +1,7 @@
 import type { Limb } from "../foot/limb";
 import { ok, type Result } from "../result";
-import { planTrim, type TrimPlan, type TrimQuestion } from "./plan";
+import { planTrim } from "./plan";
+import type { TrimPlan, TrimQuestion } from "./question";
 
 /** Both feet of a pair, each planned for itself and then as far as they can be brought alike. */
 export interface PairPlan {

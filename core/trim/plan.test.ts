@@ -3,7 +3,8 @@ import { seededRandom, type Random } from "../math/random";
 import { planeOvercut, toeOvercut, trimLimits, type TrimLimits } from "./limits";
 import { overcuts } from "./cutsForHand";
 import { targetRollOf, trimObjective } from "./objective";
-import { planTrim, shoeTask, type TrimPlan, type TrimQuestion } from "./plan";
+import { planTrim, shoeTask } from "./plan";
+import type { TrimPlan, TrimQuestion } from "./question";
 import { NO_CUT, predictTrim, type Cuts } from "../foot/parametric/predict";
 import { anyQuestion, BROKEN_BACK, planned } from "./trim.fixture";
 

@@ -1,6 +1,6 @@
 import { limitInWords, marginInWords } from "./planWords";
 import { levelRest } from "./cutsForHand";
-import type { TrimPlan } from "./plan";
+import type { TrimPlan } from "./question";
 import type { FootFacts } from "../foot/findings/facts";
 import type { Rule, Seen } from "../foot/findings/rule";
 
@@ -13,9 +13,6 @@ export interface PlannedFacts extends FootFacts {
 const NOTHING_MM = 0.5;
 /** An axis that a plan leaves further off than this is said, deg. */
 const LEFT_DEG = 1;
-
-/** More than this off one place is a lot for one day, mm. */
-const MUCH_MM = 10;
 
 /** The plan wants to cut here and there is nothing to spare. */
 const refused =
@@ -91,22 +88,6 @@ export const PLAN_RULES: readonly Rule<PlannedFacts>[] = [
             level: "drifting",
             text: `It leaves the toe ${wording.length(plan.predicted.toeLength - target.toeLengthMm)} over the yardstick; ${wording.cut(level)} more can come off all round.`,
             evidence: `Yardstick ${Math.round(target.toeLengthMm)} mm; wall above the live sole beyond the plan at toe and both heels.`,
-          };
-    },
-  },
-  {
-    id: "much-at-once",
-    subject: "trim",
-    when: "The plan takes more than 10 mm at one place",
-    next: "Think of two trims some weeks apart: tendons and joints have to follow.",
-    see: ({ plan, wording }) => {
-      const most = plan ? Math.max(plan.cuts.toe, plan.cuts.heelMedial, plan.cuts.heelLateral) : 0;
-      return most <= MUCH_MM
-        ? undefined
-        : {
-            level: "drifting",
-            text: `A lot at once: up to ${wording.cut(most)} off one place.`,
-            evidence: `More than ${MUCH_MM} mm; an assumption, about six weeks of growth.`,
           };
     },
   },

@@ -6,7 +6,7 @@ import { CUT_NAMES } from "./trimRecord";
 import type { Wording } from "../foot/wording";
 import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "../foot/parametric/predict";
 import { AT_ONCE_LIMIT } from "./limits";
-import type { LimitName, ShoeTask, TrimPlan, TrimQuestion } from "./plan";
+import type { LimitName, ShoeTask, TrimPlan, TrimQuestion } from "./question";
 import { visitBounds } from "./stages";
 
 /** Where a limit stands, with the words medial and lateral in it. */
@@ -43,6 +43,10 @@ export function limitInWords(name: LimitName, plan: TrimPlan, wording: Wording):
     `${start} at the ${PLACE[name] ?? name}: ${wording.cut(above)} above live sole${stays}.`,
   );
 }
+
+/** What stopped a plan and is worth saying: that a straight wall is not dressed goes without it. */
+export const saidStops = ({ stoppedBy, limits }: TrimPlan): LimitName[] =>
+  stoppedBy.filter((name) => name !== "dress" || limits.dressing.by !== "shape" || limits.most.dress >= 0.25);
 
 /** Why no more is dressed off the toe wall. */
 function dressLimitInWords({ question, limits }: TrimPlan, wording: Wording): string {

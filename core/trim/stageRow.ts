@@ -3,11 +3,13 @@ import { STAGE_WEEKS } from "../constants/trim";
 import type { FootParameters } from "../foot/parametric/parameters";
 import type { Cuts, PredictedFoot } from "../foot/parametric/predict";
 import { ok, type Result } from "../result";
+import { downToHalf } from "./cutsForHand";
 import { cutsOfVisit, growKept, questionOf, startOf, trimKept, type KeptQuestion } from "./kept";
 
 /** One visit of a large trim: when, what comes off, and the foot as it leaves. */
 export interface Stage {
   date: IsoDate;
+  /** To half a millimetre, for the hand. */
   cuts: Cuts;
   before: FootParameters;
   after: FootParameters;
@@ -43,7 +45,8 @@ export function stageRow(
     const found =
       index === 0 ? ok({ cuts: first, whole: false }) : cutsOfVisit(questionOf(kept, now), flexural);
     if (!found.ok) return found;
-    const { cuts, whole } = found.value;
+    const { whole } = found.value;
+    const cuts = downToHalf(found.value.cuts);
     const cut = trimKept(now, cuts);
     if (!cut.ok) return cut;
     const { after, predicted } = cut.value;

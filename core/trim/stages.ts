@@ -3,7 +3,8 @@ import { heelYOf, type Cuts, type TrimFoot } from "../foot/parametric/predict";
 import { degrees } from "../math/angle";
 import { ok, type Result } from "../result";
 import type { VisitBounds } from "./limits";
-import { planTrim, type TrimPlan, type TrimQuestion } from "./plan";
+import { planTrim } from "./plan";
+import type { TrimPlan, TrimQuestion } from "./question";
 
 /** True where a foot may be flexural by its own axis: so much broken forward that the vet is asked before its heels come down. */
 export const isFlexural = ({ dorsalAngle, pasternAngle }: TrimFoot): boolean =>

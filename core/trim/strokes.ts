@@ -21,9 +21,13 @@ export interface Instead {
   supportMm: number;
 }
 
-/** True on a foot whose heel is both too low and too far forward: broken back and its heels ahead of the centre. */
+/** A heel so much shallower than the wall is run forward, deg. Source: trade and veterinary convention. */
+const UNDERRUN_DEG = 5;
+
+/** True on a foot whose heel is both too low, broken back or underrun, and too far forward: its heels ahead of the centre. */
 export const isConundrum = (foot: TrimFoot): boolean =>
-  foot.dorsalAngle < foot.pasternAngle - 1 && foot.toeY - foot.corY > foot.corY - heelYOf(foot) + 2;
+  (foot.dorsalAngle < foot.pasternAngle - 1 || foot.heelAngle < foot.dorsalAngle - UNDERRUN_DEG) &&
+  foot.toeY - foot.corY > foot.corY - heelYOf(foot) + 2;
 
 /** Stroke by stroke, 0 to `most` mm off both heels, as far as the foot still is one. */
 export function heelStrokes(foot: TrimFoot, most: number): HeelStroke[] {

@@ -1,5 +1,5 @@
 import { FRONT_LENSES } from "../foot/lens";
-import type { TrimPlan, TrimQuestion } from "./plan";
+import type { TrimPlan, TrimQuestion } from "./question";
 import { planTrim } from "./plan";
 import type { Random } from "../math/random";
 import { wordingFor } from "../foot/wording";

@@ -35,6 +35,10 @@ export const SHEET_STEPS = [
 ] as const;
 export type SheetStepId = (typeof SHEET_STEPS)[number];
 
+/** Which cuts come first: a matter of school, the user's own to choose. */
+export const CUT_ORDERS = ["heels first", "toe first", "quarters first"] as const;
+export type CutOrder = (typeof CUT_ORDERS)[number];
+
 /** Where the wall is dressed besides the toe, from the outside, and does not enter the angle. */
 export const FLARE_PLACES = [
   "toeQuarterMedial",

@@ -248,11 +248,6 @@ const TABLE: [id: string, fires: Made, silent: Made][] = [
   ["toe-short", { plan: planned({ minToeLength: 91 }) }, { plan: planned({ minToeLength: 60 }) }],
   ["thin-sole-margin", { plan: planned({ sulcusDepth: 8 }) }, { plan: planned({ sulcusDepth: 12 }) }],
   [
-    "much-at-once",
-    { plan: planned({ above: { toe: 24, heelMedial: 20, heelLateral: 20 }, frontBack: "live-sole" }) },
-    { plan: planned() },
-  ],
-  [
     "length-left",
     {
       plan: planned({

@@ -5,6 +5,7 @@ import { sizeFactor } from "../foot/parametric/parameters";
 import { presentFinds, type Find, type Look } from "../foot/records/look";
 import type { WallPlace } from "../foot/survey/walls";
 import { FIND_KINDS, type FindKind } from "../foot/wear";
+import type { Trim } from "../trim/trimRecord";
 
 /** Stretches of wall by name, parts of the outline from the toe. */
 export const NAIL_SECTORS = [
@@ -61,10 +62,11 @@ export const brokenPlaces = (look: Look | undefined): WallPlace[] =>
     return place ? [place] : [];
   });
 
-/** Wall that takes no nail by itself: cracked, hollow or separated where it was found so, or too thin where it was measured. */
+/** Wall that takes no nail by itself: cracked, hollow or separated where it was found so, too thin where it was measured, or floated in the trim. */
 export function nailFreeSectors(
   look: Look | undefined,
   { walls, drawn }: Pick<FootFacts, "walls" | "drawn">,
+  floats: Trim["floats"] = {},
 ): NailFree[] {
   const least = NAIL_HORN_MM * sizeFactor(drawn);
   const free = new Map<string, NailFree>();
@@ -84,6 +86,7 @@ export function nailFreeSectors(
   for (const [, find] of presentFinds(look))
     if (NO_NAIL.includes(find.kind))
       put(wallOf(find), FIND_KINDS[find.kind].toLowerCase(), RELIEVED.includes(find.kind));
+  for (const place of Object.keys(floats) as WallPlace[]) put(place, "floated in the trim", true);
   for (const place of Object.keys(SECTOR_OF) as WallPlace[]) {
     const horn = hornOf(walls[place]);
     // The heels are never nailed and always thin.

@@ -1,8 +1,15 @@
 import { differenceInWords, sidesInWords } from "../trim/compare";
 import { cutLines } from "../trim/cutLines";
+import { presentOutline } from "../foot/parametric/surveyedOutline";
+import { frogOnCut } from "../foot/frogWords";
+import { radians } from "../math/angle";
+import { axisCostInWords, heldInWords } from "../trim/choiceWords";
 import { levelRest, overcuts } from "../trim/cutsForHand";
-import { shoeTask, type TrimPlan } from "../trim/plan";
+import { shoeTask } from "../trim/plan";
+import type { TrimPlan } from "../trim/question";
 import { planReasons } from "../trim/planWords";
+import { dressedOutline, widthsOf } from "../trim/flares";
+import type { Flares } from "../trim/trimRecord";
 import type { FrontLens, LensChoice } from "../foot/lens";
 import type { cutFoot } from "../foot/parametric/cut";
 import type { Cuts } from "../foot/parametric/predict";
@@ -17,6 +24,7 @@ export interface TrimBenchQuestion {
   plan: TrimPlan;
   lenses: LensChoice;
   cuts: Cuts;
+  flares: Flares;
   done: ReturnType<typeof cutFoot>;
   second?: { lens: FrontLens; planned: VisitPlan } | undefined;
 }
@@ -25,12 +33,30 @@ export interface TrimBenchQuestion {
  * What the trim bench shows: the foot after the cuts, their lines, what is past a limit, what a level rest could still
  * give, findings and reasons, the shoe's task, and how the other lens's plan differs.
  */
-export function trimBench({ facts, plan, lenses, cuts, done, second }: TrimBenchQuestion, wording: Wording) {
+export function trimBench(
+  { facts, plan, lenses, cuts, flares, done, second }: TrimBenchQuestion,
+  wording: Wording,
+) {
   const after = done.ok ? done.value : undefined;
   const findings = findingsOf({ ...facts, plan });
   const otherPlan = second?.planned.plan.ok ? second.planned.plan.value : undefined;
+  const outline = presentOutline(facts.drawn, facts.marks);
+  const dressed = dressedOutline(
+    outline,
+    flares,
+    cuts.dress / Math.sin(radians(plan.question.foot.dorsalAngle)),
+  );
   return {
     after,
+    /** Horn that dressing takes round the foot, closed; none where nothing is dressed. */
+    crescent:
+      cuts.dress > 0 || Object.values(flares).some((mm) => mm > 0)
+        ? [...outline, ...dressed.toReversed()]
+        : undefined,
+    widths: { was: widthsOf(outline), now: widthsOf(dressed) },
+    held: heldInWords(plan, wording),
+    worse: axisCostInWords(plan, cuts, wording),
+    frog: frogOnCut(facts, cuts, wording),
     lines: cutLines(facts.drawn, cuts, plan.limits.most),
     otherPlan,
     otherLines: otherPlan && cutLines(facts.drawn, otherPlan.handCuts, otherPlan.limits.most),

@@ -92,6 +92,7 @@ describe("trimBench", () => {
           plan: own.plan.value,
           lenses: own.lenses,
           cuts: now,
+          flares: {},
           done: cutFoot(own.facts.drawn, now),
           second: second && { lens: second, planned: plan("LF", lane(), {}, second) },
         },

@@ -11,7 +11,10 @@ import { noiseOf } from "../foot/records/pairs";
 import { ok, type Result } from "../result";
 import type { Wording } from "../foot/wording";
 import { footQuestion, type FootQuestion, type PlanWant } from "../trim/footQuestion";
-import type { TrimPlan } from "../trim/plan";
+import { flareLimits, plannedFlares, type FlareLimit } from "../trim/flares";
+import type { TrimPlan } from "../trim/question";
+import type { Flares } from "../trim/trimRecord";
+import { brokenPlaces } from "./nailFree";
 import { planStaged, type StagedPlan } from "../trim/stages";
 
 /** What a visit knows of one foot, the question that follows from it, and the plan. */
@@ -24,6 +27,8 @@ export interface VisitPlan {
   staged: Result<StagedPlan>;
   /** The plan of this visit: its part, or the whole where that was chosen. */
   plan: Result<TrimPlan>;
+  /** What may be dressed besides the toe, and what the plan dresses of it. */
+  flares: { limits: readonly FlareLimit[]; planned: Flares };
   /** Without these there is nothing to plan from: the numbers behind every other. Empty when all were measured. */
   missing: readonly PlanWant[];
 }
@@ -68,6 +73,7 @@ export function visitPlan(
     vetPlan: horse.use === "vet plan",
     choices: { furtherBack, strictPlane },
   });
+  const flares = flareLimits(facts, brokenPlaces(foot.look), horse.use === "vet plan");
   const staged = planStaged(asked.question, asked.flexural);
   return {
     limb,
@@ -75,6 +81,7 @@ export function visitPlan(
     lenses,
     asked,
     staged,
+    flares: { limits: flares, planned: plannedFlares(flares) },
     plan: staged.ok ? ok(atOnceWhy === undefined ? staged.value.part : staged.value.whole) : staged,
     missing: NEEDED[lenses.frontBack === "live-sole" ? "sole" : "axis"].filter((want) =>
       asked.assumed.includes(want),

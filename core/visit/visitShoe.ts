@@ -155,7 +155,7 @@ export function visitShoe(place: Place, settings: Settings, wording: Wording): V
   const { facts } = visitPlan(place, settings, wording);
   const again = measuredAgain(place, settings, wording);
   const cuts = cutsTaken(foot);
-  const toShoe = again ? footToShoe(again, {}) : footToShoe(facts, cuts);
+  const toShoe = again ? footToShoe(again, {}) : footToShoe(facts, cuts, foot.trim?.flares);
   const { knots, corY, k } = toShoe.foot;
   const supportY = Math.min(...SIDES.map((side) => supportYOf("frog", knots.heel[side][1], k)));
   const breakover = breakoverLenses({
@@ -187,7 +187,7 @@ export function visitShoe(place: Place, settings: Settings, wording: Wording): V
     direction: breakoverDirection(ways),
     // A foot measured again after its trim is judged as it is.
     heelLeft: highSideLeft(again ?? facts, again ? {} : cuts, wording),
-    nailFree: nailFreeSectors(foot.look, facts),
+    nailFree: nailFreeSectors(foot.look, facts, foot.trim?.floats),
   };
 }
 

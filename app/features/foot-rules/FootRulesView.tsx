@@ -8,6 +8,7 @@ import { lensWords } from "~core/foot/findings/rule";
 import { readBounds, showBounds } from "~core/foot/survey/boundsText";
 import type { Settings } from "~core/record/settings";
 import { Margins } from "./Margins";
+import { SheetSettings } from "./SheetSettings";
 import { RuleInput } from "./RuleInput";
 import "~app/ui/rulesTable.css";
 import "./footRules.css";
@@ -28,6 +29,7 @@ export function FootRulesView({ settings }: { settings: Settings }) {
       </header>
       <Lenses settings={settings} />
       <Margins settings={settings} />
+      <SheetSettings settings={settings} />
       <BoundsTable settings={settings} />
       <section aria-label="Rules">
         <h2>What is said, and when</h2>

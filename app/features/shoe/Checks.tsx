@@ -1,7 +1,7 @@
 import { Fractions } from "~app/ui/Fractions";
 import { useNarrow } from "~app/ui/useNarrow";
 import type { ShoeCheck } from "~core/shoe/check";
-import { LineOfWhy } from "./LineOfWhy";
+import { LineOfWhy } from "~app/stage/LineOfWhy";
 import type { ShoeViewProps } from "./shoeView";
 
 /** Every check with its number: what wants an answer first, what is in order as one quiet list. */

@@ -1,7 +1,7 @@
 import { PickOne } from "~app/ui/PickOne";
 import { useWording } from "~app/ui/useWording";
 import type { Raise } from "~core/shoe/specification";
-import { LineOfWhy } from "./LineOfWhy";
+import { LineOfWhy } from "~app/stage/LineOfWhy";
 import type { ShoeViewProps } from "./shoeView";
 
 const DEGREES = [1, 2, 3, 4, 5, 6, 8, 10];

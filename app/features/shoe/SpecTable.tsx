@@ -27,7 +27,7 @@ import {
   type SpecField,
 } from "~core/shoe/specification";
 import { sentenceCase } from "~core/foot/wording";
-import { LineOfWhy } from "./LineOfWhy";
+import { LineOfWhy } from "~app/stage/LineOfWhy";
 import { RaiseFields } from "./RaiseFields";
 import { SpecLength } from "./SpecLength";
 import type { ShoeViewProps } from "./shoeView";

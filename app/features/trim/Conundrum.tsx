@@ -1,6 +1,6 @@
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
-import type { TrimPlan } from "~core/trim/plan";
+import type { TrimPlan } from "~core/trim/question";
 import { heelStrokes, insteadOfHeel, isConundrum, type Instead } from "~core/trim/strokes";
 
 const WAY: Record<Instead["way"], string> = {

@@ -1,7 +1,7 @@
 import { MarkHandles } from "~app/drawing/MarkHandles";
 import { pathThrough } from "~app/drawing/path";
 import type { ViewGeometry } from "~app/drawing/viewGeometry";
-import { SIDES } from "~core/foot/limb";
+import { SIDES, type Side } from "~core/foot/limb";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { heelPoint, toeYOf } from "~core/foot/parametric/parameters";
 import type { Vector } from "~core/geometry/vector";
@@ -120,8 +120,33 @@ const Met = ({ at: [x, y] }: { at: Vector }) => (
   <line className="live-sole-met" x1={x - 4} x2={x + 4} y1={y} y2={y} />
 );
 
+/** The dressed line of one side from behind: in at the ground by what comes off, running out half way up the wall. */
+function dressedSide(
+  { rear }: CutLines,
+  widths: Record<"was" | "now", { medial: number; lateral: number }>,
+  side: Side,
+): Vector[] {
+  const [x] = rear[side];
+  const off = widths.was[side] - widths.now[side];
+  return [
+    [x - Math.sign(x) * off, 0],
+    [x, DRESSED_UP_MM],
+  ];
+}
+/** As far up as a flare is dressed is drawn, mm: the lower half of the wall. */
+const DRESSED_UP_MM = 20;
+
 /** The cut from behind: each heel by itself. */
-export function RearCut({ geometry, lines, second, cuts, most, wording, onMove }: CutOverlayProps) {
+export function RearCut({
+  geometry,
+  lines,
+  second,
+  cuts,
+  most,
+  wording,
+  onMove,
+  widths,
+}: CutOverlayProps & { widths: Record<"was" | "now", { medial: number; lateral: number }> }) {
   const { at, back, frame } = geometry;
   const { medial, lateral } = lines.rear;
   const slope = (lateral[1] - medial[1]) / (lateral[0] - medial[0]);
@@ -139,6 +164,9 @@ export function RearCut({ geometry, lines, second, cuts, most, wording, onMove }
         <path className="planned planned-second" d={path([second.rear.medial, second.rear.lateral])} />
       )}
       <path className="planned cut-plane" d={path([holds.medial, holds.lateral])} />
+      {SIDES.filter((side) => widths.was[side] - widths.now[side] > 0.25).map((side) => (
+        <path key={side} className="planned cut-plane" d={path(dressedSide(lines, widths, side))} />
+      ))}
       {SIDES.map(
         (side) => met(cuts[cutOf[side]], most[cutOf[side]]) && <Met key={side} at={at(live[side])} />,
       )}
@@ -168,7 +196,11 @@ export function SoleCut({
   cuts,
   most,
   wording,
-}: Pick<CutOverlayProps, "geometry" | "cuts" | "most" | "wording"> & { foot: FootParameters }) {
+  crescent,
+}: Pick<CutOverlayProps, "geometry" | "cuts" | "most" | "wording"> & {
+  foot: FootParameters;
+  crescent: readonly Vector[] | undefined;
+}) {
   const bare = (mm: number) => wording.cut(mm).replace(/ (mm|in)$/, "");
   const places = [
     { name: "toe", point: [0, toeYOf(foot) - 5] as Vector },
@@ -177,7 +209,7 @@ export function SoleCut({
       point: [heelPoint(foot, side)[0] * 1.02, heelPoint(foot, side)[1] + 9] as Vector,
     })),
   ] as const;
-  return places.map(({ name, point }) => {
+  const amounts = places.map(({ name, point }) => {
     const cut = name as CutName;
     const [x, y] = at(point);
     return (
@@ -192,4 +224,10 @@ export function SoleCut({
       </text>
     );
   });
+  return (
+    <>
+      {crescent && <path className="cut-off" d={pathThrough(crescent.map(at), "closed")} />}
+      {amounts}
+    </>
+  );
 }

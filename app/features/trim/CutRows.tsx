@@ -95,7 +95,15 @@ function limitNote(
   { limits, question }: NonNullable<Bench["plan"]>,
   { cut: show }: { cut: (mm: number) => string },
 ): string {
-  if (cut === "dress")
-    return question.toeWall === undefined ? "wall not measured" : `wall ${show(question.toeWall)}, keep 6 mm`;
+  if (cut === "dress") {
+    const { most, by } = limits.dressing;
+    return by === "unknown" || question.toeWall === undefined
+      ? "wall not measured"
+      : by === "shape"
+        ? most < 0.25
+          ? "straight: left as it is"
+          : `outside its shape ${show(most)}`
+        : `limit ${show(most)}, 6 mm of horn stay`;
+  }
   return `limit ${show(limits.most[cut])}${limits.marginMm > 0 ? `, ${show(limits.marginMm)} stay` : " at live sole"}`;
 }

@@ -2,13 +2,16 @@ import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
-import { useWording } from "~app/ui/useWording";
+import { useSettings, useWording } from "~app/ui/useWording";
+import { capWeeksOf } from "~core/cycle/horseDue";
 import { footEdit } from "~core/record/footRecords";
 import { CUT_NAMES, type SheetStepId } from "~core/trim/trimRecord";
 import { sentenceCase } from "~core/foot/wording";
 import { biasInWords, type DoneMeasure } from "~core/trim/done";
 import { LIVE_SOLE_REMINDER, cutSheet, type SheetStep } from "~core/trim/sheet";
 import { useOwnHand } from "~app/stage/useOwnHand";
+import { FlaresTaken } from "./FlaresTaken";
+import { SafetyLine } from "./SafetyLine";
 import { Taken } from "./Taken";
 import type { TrimViewProps } from "./trimView";
 
@@ -21,6 +24,7 @@ export function CutSheet({ context, bench, show }: TrimViewProps) {
   const planned = plan !== undefined && missing.length === 0;
   const ticks = trim?.ticks ?? {};
   const hand = useOwnHand();
+  const settings = useSettings();
   const onward = (
     <div className="trim-actions">
       <Button
@@ -58,17 +62,34 @@ export function CutSheet({ context, bench, show }: TrimViewProps) {
         {onward}
       </div>
     );
-  const steps = cutSheet(plan, cuts, wording);
+  const { flaresNow, facts } = bench;
+  const steps = cutSheet(
+    plan,
+    cuts,
+    {
+      ...settings.sheet,
+      flares: flaresNow,
+      floats: trim?.floats,
+      rockers: trim?.rockers,
+      nextWeeks: capWeeksOf(context.file.horse, settings),
+      chalkMm: facts.chalkMm,
+      frogProudMm: facts.frogProudMm,
+      walls: facts.walls,
+    },
+    wording,
+  );
   const tick = (step: SheetStep) => {
     const label = `${wording.limb(limb)} ${step.title.toLowerCase()}`;
     const on = ticks[step.id] !== true;
     const put = (path: readonly string[], now: unknown) =>
       footEdit(blank, "trims", trim, { path, now, label });
     const takes = on && step.cut && trim?.cuts[step.cut.name] === undefined;
+    const dresses = on && step.id === "flares" && trim?.flares === undefined;
     if (trim)
       void save(
         put(["ticks", step.id], on ? true : undefined),
         ...(takes && step.cut ? [put(["cuts", step.cut.name], step.cut.mm)] : []),
+        ...(dresses ? [put(["flares"], flaresNow)] : []),
       );
     else
       void save({
@@ -76,7 +97,12 @@ export function CutSheet({ context, bench, show }: TrimViewProps) {
         id: blank.id,
         path: [],
         was: undefined,
-        now: { ...blank, ticks: { [step.id]: true }, cuts: step.cut ? { [step.cut.name]: step.cut.mm } : {} },
+        now: {
+          ...blank,
+          ticks: { [step.id]: true },
+          cuts: step.cut ? { [step.cut.name]: step.cut.mm } : {},
+          ...(dresses && { flares: flaresNow }),
+        },
         label,
       });
   };
@@ -116,6 +142,10 @@ export function CutSheet({ context, bench, show }: TrimViewProps) {
                   {step.caution && !done && <span className="sheet-caution">{step.caution}</span>}
                 </span>
               </label>
+              {step.id === "safety-line" && facts.outline && (
+                <SafetyLine facts={facts} corY={facts.survey.cor?.median} />
+              )}
+              {step.id === "flares" && trim?.flares && <FlaresTaken bench={bench} />}
               {step.cut && (done || bench.trim?.cuts[step.cut.name] !== undefined) && (
                 <Taken bench={bench} cut={step.cut.name} />
               )}

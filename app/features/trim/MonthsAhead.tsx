@@ -10,6 +10,7 @@ import { AXIS_WORSE_DEG } from "~core/constants/due";
 import { capWeeksOf, horseOutlook } from "~core/cycle/horseDue";
 import { halvesFrom, halvesInWords } from "~core/foot/parametric/halves";
 import { CYCLE_WEEKS, longestInterval, type CycleQuestion, type CycleRun } from "~core/trim/cycles";
+import { keptOf } from "~core/visit/trimAhead";
 import type { TrimViewProps } from "./trimView";
 
 const WEEKS = 26;
@@ -33,24 +34,8 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
   const { question } = asked;
   const asking = useMemo((): CycleQuestion | undefined => {
     if (!own || missing.length > 0) return undefined;
-    const { toe, heelMedial, heelLateral } = question.above;
-    return {
-      foot: { ...facts.drawn, wallAboveSoleMm: { toe, medial: heelMedial, lateral: heelLateral } },
-      lenses,
-      finish: question.finish,
-      margins: settings.margins,
-      toeWall: question.toeWall,
-      minToeLength: question.minToeLength,
-      toeTarget: facts.target.toeLengthMm,
-      sulcusDepth: question.sulcusDepth,
-      sideAngle: question.sideAngle,
-      growthPerDay: own.growth.perDay,
-      driftPerDay: own.drift.perDay,
-      from: visit.date,
-      hemisphere: settings.hemisphere,
-      weeks: WEEKS,
-    };
-  }, [own, missing, question, facts, lenses, settings, visit.date]);
+    return { ...keptOf({ facts, asked, lenses }, own, visit.date, settings), weeks: WEEKS };
+  }, [own, missing, asked, facts, lenses, settings, visit.date]);
   useEffect(() => {
     if (!asking) return undefined;
     let here = true;

@@ -1,7 +1,7 @@
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { halvesFrom, halvesInWords } from "~core/foot/parametric/halves";
-import type { TrimPlan } from "~core/trim/plan";
+import type { TrimPlan } from "~core/trim/question";
 import { NO_CUT, predictTrim, type PredictedFoot } from "~core/foot/parametric/predict";
 import type { Bench } from "./useBench";
 

@@ -7,12 +7,18 @@ import { useNarrow } from "~app/ui/useNarrow";
 import { useWording } from "~app/ui/useWording";
 import { heelPoint } from "~core/foot/parametric/parameters";
 import { PLAN_WANT_NAMES } from "~core/trim/footQuestion";
-import { leftInWords, limitInWords, ownerWords, shoeInWords } from "~core/trim/planWords";
+import { answerInWords } from "~core/trim/choiceWords";
+import { leftInWords, limitInWords, ownerWords, saidStops, shoeInWords } from "~core/trim/planWords";
+import { isConundrum } from "~core/trim/strokes";
 import { trimBench } from "~core/visit/trimBench";
 import { FootPictures } from "~app/stage/FootPictures";
 import { Conundrum } from "./Conundrum";
 import { RearCut, SideCut, SoleCut } from "./CutOverlays";
 import { CutRows } from "./CutRows";
+import { Eased } from "./Eased";
+import { FlareRows } from "./FlareRows";
+import { FurtherBack } from "./FurtherBack";
+import { Stages } from "./Stages";
 import { PlanTable } from "./PlanTable";
 import { TellOwner } from "./TellOwner";
 import { TrimLenses } from "./TrimLenses";
@@ -63,17 +69,30 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
     verdict,
     sides,
     compared,
+    crescent,
+    widths,
+    held,
+    worse,
+    frog,
   } = trimBench(
     {
       facts,
       plan,
       lenses: bench.lenses,
       cuts,
+      flares: bench.flaresNow,
       done,
       second: second && secondLens ? { lens: secondLens, planned: second } : undefined,
     },
     wording,
   );
+  const answers =
+    otherPlan && secondLens && isConundrum(plan.question.foot)
+      ? [
+          answerInWords({ lens: bench.lenses.frontBack, plan }, bench.raise?.own, wording),
+          answerInWords({ lens: secondLens, plan: otherPlan }, bench.raise?.second, wording),
+        ]
+      : undefined;
   const overlay = { lines, second: otherLines, cuts, most: plan.limits.most, wording, onMove: bench.move };
   return (
     <div className="bench trim-bench">
@@ -89,10 +108,12 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
           marks: facts.marks,
           corY: facts.survey.cor?.median,
           planned: after?.foot,
-          overlay: (geometry) => <SoleCut geometry={geometry} foot={drawn} {...overlay} />,
+          overlay: (geometry) => (
+            <SoleCut geometry={geometry} foot={drawn} crescent={crescent} {...overlay} />
+          ),
         }}
         sideOverlay={(geometry) => <SideCut geometry={geometry} {...overlay} />}
-        rearOverlay={(geometry) => <RearCut geometry={geometry} {...overlay} />}
+        rearOverlay={(geometry) => <RearCut geometry={geometry} {...overlay} widths={widths} />}
       />
       <section className="trim-side" aria-label="The plan">
         {narrow && <TrimLenses context={context} bench={bench} />}
@@ -118,9 +139,27 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
             ))}
           </div>
         )}
-        {!bench.byHand && plan.stoppedBy.length > 0 && (
+        {[worse, frog].map(
+          (said) =>
+            said && (
+              <p key={said} className="plan-worse">
+                <Fractions text={said} />
+              </p>
+            ),
+        )}
+        {(held ?? (bench.trim?.strictPlane && "")) !== undefined && (
+          <p className="plan-held">
+            <Fractions text={held ?? "The plane of the live sole as it is, whatever it costs the axis."} />{" "}
+            <TextButton
+              onClick={() => void bench.choose("strictPlane", bench.trim?.strictPlane ? undefined : true)}
+            >
+              {bench.trim?.strictPlane ? "Hold the axis again" : "The plane as it is"}
+            </TextButton>
+          </p>
+        )}
+        {!bench.byHand && saidStops(plan).length > 0 && (
           <ul className="plan-stops" aria-label="What stopped it">
-            {plan.stoppedBy.map((name) => (
+            {saidStops(plan).map((name) => (
               <li key={name}>
                 <Fractions text={limitInWords(name, plan, wording)} />
               </li>
@@ -136,6 +175,15 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
           <div className="plan-compared">
             {sides.map((line) => (
               <p key={line}>{line}</p>
+            ))}
+          </div>
+        )}
+        {answers && (
+          <div className="plan-compared">
+            {answers.map((line) => (
+              <p key={line}>
+                <Fractions text={line} />
+              </p>
             ))}
           </div>
         )}
@@ -199,6 +247,10 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
       </section>
       <div className="trim-cuts">
         <CutRows bench={bench} />
+        <FurtherBack bench={bench} />
+        <Stages bench={bench} />
+        <FlareRows bench={bench} widths={{ was: widths.was.width, now: widths.now.width }} />
+        <Eased bench={bench} plan={plan} />
         <p className="quiet trim-note">
           {past.length > 0
             ? "A sheet is not started past a limit. What a hand has taken already can be noted on the sheet."
