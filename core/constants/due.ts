@@ -24,6 +24,19 @@ export const WINDOW_DAYS = trade(7, "days", "window before the due date");
 export const SHORT_WINDOW_DAYS = trade(3, "days", "window before the due date of a short cycle");
 export const SHORT_CYCLE_DAYS = trade(28, "days", "a cycle up to this long is short");
 
+/** An axis left further off than this asks for the longest interval that keeps the foot inside its limits. */
+export const LEFT_DEG = trade(4, "deg", "axis left by a trim, either way");
+/** A crack under way opens the window so much earlier. */
+export const CRACK_EARLIER_DAYS = trade(7, "days", "a crack that has not grown out");
+/** When a bare foot that is left broken back is seen again. */
+export const BARE_BROKEN_BACK_DAYS: Entry<{ from: number; to: number }> = {
+  value: { from: 14, to: 21 },
+  unit: "days",
+  validFor: "a bare foot left broken back",
+  source: "trade practice",
+  sure: "common practice",
+};
+
 /** The work a horse does, as far as it caps the interval. */
 export const HORSE_USES = [
   "riding",

@@ -128,7 +128,8 @@ export function footDue(foot: DueQuestion): Due {
   return dueOn(foot.last, capDay, "cap");
 }
 
-function dueOn(last: IsoDate, day: number, reason: DueReason): Due {
+/** A due day so many days after the last visit, with its window. */
+export function dueOn(last: IsoDate, day: number, reason: DueReason): Due {
   const window = day <= SHORT_CYCLE_DAYS.value ? SHORT_WINDOW_DAYS.value : WINDOW_DAYS.value;
   return { due: addDays(last, day), windowStart: addDays(last, day - window), reason, day };
 }

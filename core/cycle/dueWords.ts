@@ -1,4 +1,4 @@
-import { daysBetween, type IsoDate } from "../calendar/date";
+import { addDays, daysBetween, type IsoDate } from "../calendar/date";
 import type { HorseDue } from "../record/visit";
 import type { Horse } from "../record/horse";
 import type { Wording } from "../foot/wording";
@@ -40,5 +40,23 @@ export const workInWords = (use: Horse["use"]): string => USE_WORDS[use];
 /** Why the horse is due: "right fore: toe", "cap: road work". */
 export function dueReason(due: HorseDue, horse: Pick<Horse, "use">, wording: Wording): string {
   if (due.reason === "cap" || due.limb === undefined) return `cap: ${USE_WORDS[horse.use]}`;
-  return `${wording.limb(due.limb)}: ${due.reason}`;
+  return `${wording.limb(due.limb)}: ${REASON_WORDS[due.reason]}`;
+}
+
+const REASON_WORDS: Record<Exclude<HorseDue["reason"], "cap">, string> = {
+  toe: "toe",
+  axis: "axis",
+  stage: "next stage of its trim",
+  left: "axis left off by this trim",
+  bare: "bare and broken back",
+};
+
+/** What stands beside the day that decides: growth's own day beside a cap, the cap's beside any other. */
+export function dueBeside(
+  due: HorseDue,
+  last: IsoDate,
+  capWeeks: number,
+): { words: string; day: IsoDate } | undefined {
+  if (due.reason !== "cap") return { words: "by the cap", day: addDays(last, Math.round(capWeeks * 7)) };
+  return due.byGrowth === undefined ? undefined : { words: "by growth alone", day: due.byGrowth };
 }

@@ -2,7 +2,8 @@ import { TOE_HORN_KEPT_MM } from "../constants/trim";
 import { USUAL_WHITE_LINE_MM } from "../foot/horn";
 import type { Finding } from "../foot/findings/rule";
 import { halvesFrom, halvesInWords } from "../foot/parametric/halves";
-import { CUT_NAMES } from "./trimRecord";
+import { flaresInWords } from "./flares";
+import { CUT_NAMES, type Flares } from "./trimRecord";
 import type { Wording } from "../foot/wording";
 import { heelYOf, NO_CUT, predictTrim, type Cuts, type PredictedFoot } from "../foot/parametric/predict";
 import { AT_ONCE_LIMIT } from "./limits";
@@ -141,6 +142,7 @@ export function planReasons(
   plan: TrimPlan,
   cuts: Cuts,
   wording: Wording,
+  flares: Flares = {},
 ): PlanReason[] {
   const { foot } = plan.question;
   const [before, after] = [predictTrim(foot, NO_CUT), predictTrim(foot, cuts)];
@@ -159,7 +161,11 @@ export function planReasons(
           ),
     hairline: `foot rolled ${wording.angle(Math.abs(now.roll))}${Math.abs(now.roll) < 0.1 ? "" : wording.inOwnWords(`, ${now.roll > 0 ? "lateral" : "medial"} side down`)}`,
     sole: `${wording.cut(plan.limits.marginMm)} of wall stay above the live sole`,
-    wall: cuts.dress > 0 ? `${wording.cut(cuts.dress)} dressed off the toe wall` : "no dressing",
+    wall:
+      [
+        ...(cuts.dress > 0 ? [`${wording.cut(cuts.dress)} dressed off the toe wall`] : []),
+        ...(flaresInWords(flares, wording) ? [`dressed ${flaresInWords(flares, wording)}`] : []),
+      ].join(", ") || "no dressing",
     frog: `heels brought back ${wording.cut(Math.max(0, now.support - was.support))} beside it`,
   };
   const bears = `the heels bear ${wording.cut(Math.abs(now.support - was.support))} further ${now.support >= was.support ? "back" : "forward"}`;
@@ -171,7 +177,13 @@ export function planReasons(
 }
 
 /** The plan as it could be said to the owner: what is the matter, what comes off, what is left and for how long. */
-export function ownerWords(plan: TrimPlan, cuts: Cuts, limb: string, wording: Wording): string {
+export function ownerWords(
+  plan: TrimPlan,
+  cuts: Cuts,
+  limb: string,
+  wording: Wording,
+  flares: Flares = {},
+): string {
   const { question } = plan;
   const [before, after] = [predictTrim(question.foot, NO_CUT), predictTrim(question.foot, cuts)];
   if (!before.ok || !after.ok) return "";
@@ -183,6 +195,8 @@ export function ownerWords(plan: TrimPlan, cuts: Cuts, limb: string, wording: Wo
     taken === 0
       ? "Nothing is taken off it today: there is nothing to spare above the live sole."
       : `Today ${cutsInWords(cuts, wording)}${Math.abs(turn) < 0.3 ? ", the angle kept" : `; that stands it ${wording.angle(Math.abs(turn))} ${turn > 0 ? "steeper" : "shallower"}`}.`;
+  const flared =
+    flaresInWords(flares, wording) && ` The wall is dressed from outside, ${flaresInWords(flares, wording)}.`;
   const thin = plan.limits.thinSole ? " Its sole is thin, so it keeps more wall than usual." : "";
   const left =
     now.axis < -STRAIGHT_DEG
@@ -192,7 +206,7 @@ export function ownerWords(plan: TrimPlan, cuts: Cuts, limb: string, wording: Wo
       : now.axis > STRAIGHT_DEG
         ? ` It still stands ${wording.angle(now.axis)} steeper than the pastern; more comes off next time, not today.`
         : "";
-  return `${matter} ${done}${thin}${left}`;
+  return `${matter} ${done}${flared}${thin}${left}`;
 }
 
 function matterInWords(

@@ -1,5 +1,5 @@
 import { capAfterFound, didNotLast, foundEffects } from "../shoe/foundShoe";
-import { capWeeksOf, horseDue, horseOutlook } from "../cycle/horseDue";
+import { capWeeksOf, horseOutlook } from "../cycle/horseDue";
 import { arrivalEffects, capAfterArrival } from "../caution/arrival";
 import { readAxis } from "../foot/axis";
 import { LIMBS, type Limb } from "../foot/limb";
@@ -13,6 +13,7 @@ import type { Horse } from "../record/horse";
 import type { Settings } from "../record/settings";
 import type { HorseDue, Visit } from "../record/visit";
 import type { CutName } from "../trim/trimRecord";
+import { nextDue } from "./nextDue";
 import type { VisitFoot } from "./visitFoot";
 
 /** One foot as it leaves, in words; undefined parts were not measured or noted. */
@@ -81,7 +82,9 @@ export function signOff(
   const noise = noiseOf(settings);
   return {
     next:
-      visit.status === "signed" && visit.next ? visit.next : horseDue(told, visit.date, outlooks, settings),
+      visit.status === "signed" && visit.next
+        ? visit.next
+        : nextDue({ visit, horse: told, feet, outlooks, settings }, wording),
     capWeeks,
     window: [
       ...arrivalEffects(visit.arrival),

@@ -61,7 +61,7 @@ export function trimBench(
     otherPlan,
     otherLines: otherPlan && cutLines(facts.drawn, otherPlan.handCuts, otherPlan.limits.most),
     past: overcuts(plan.question, plan.limits, cuts),
-    reasons: planReasons(findings, plan, cuts, wording),
+    reasons: planReasons(findings, plan, cuts, wording, flares),
     refusals: findings.filter(({ subject }) => subject === "trim"),
     shoe: after ? shoeTask(plan.question, after.predicted) : plan.shoe,
     rest: levelRest(plan, cuts, facts.target.toeLengthMm),

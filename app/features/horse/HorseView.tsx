@@ -89,6 +89,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
               <CycleLine cycle={cycle} />
               <p>
                 day {cycle.day} of {cycle.of} · <b>{dueReason(last.next, horse, wording)}</b>
+                {last.next.byGrowth && ` · by growth alone ${shortDay(last.next.byGrowth)}`}
               </p>
               {last.watch && (
                 <div className="due-watch">

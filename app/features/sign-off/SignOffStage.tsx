@@ -5,7 +5,7 @@ import { shortDay } from "~app/ui/days";
 import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
-import { dueReason } from "~core/cycle/dueWords";
+import { dueBeside, dueReason } from "~core/cycle/dueWords";
 import { LIMBS } from "~core/foot/limb";
 import { specInWords } from "~core/shoe/specification";
 import { change } from "~core/record/change";
@@ -41,6 +41,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit`
     [visit, file, settings],
   );
+  const beside = dueBeside(next, visit.date, capWeeks);
   const sign = () => save(...signEdits(visit, next, new Date().toISOString()));
   return (
     <div className="sign-off">
@@ -51,6 +52,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
         <p>
           day {next.day} · window opens {shortDay(next.windowStart)} ·{" "}
           <b>{dueReason(next, file.horse, wording)}</b>
+          {beside && ` · ${beside.words} ${shortDay(beside.day)}`}
         </p>
         <p className="quiet">
           Cap {capWeeks} weeks. {window.map((says) => `${says} `)}

@@ -19,7 +19,7 @@ export function SafetyLine({ facts, corY }: { facts: FootFacts; corY: number | u
         labels={false}
         title="Safety line on the sole"
         overlay={({ at }) => (
-          <path className="map-line map-safety" d={pathThrough(outline.soleEdge.map(at), "smooth")} />
+          <path className="safety-edge" d={pathThrough(outline.soleEdge.map(at), "smooth")} />
         )}
       />
       <figcaption className="quiet">

@@ -279,7 +279,10 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
         </div>
         <div>
           {refusals.length > 0 && <FindingList findings={refusals} />}
-          <TellOwner visit={visit} text={ownerWords(plan, cuts, wording.limb(limb), wording)} />
+          <TellOwner
+            visit={visit}
+            text={ownerWords(plan, cuts, wording.limb(limb), wording, bench.flaresNow)}
+          />
         </div>
         <Conundrum plan={plan} heelsAt={heelPoint(drawn, "lateral")[1]} />
       </section>
