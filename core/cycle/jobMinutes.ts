@@ -1,4 +1,5 @@
 import type { Horse } from "../record/horse";
+import type { Visit } from "../record/visit";
 import type { Entry } from "../constants/entry";
 import type { Specification } from "../shoe/specification";
 
@@ -28,6 +29,23 @@ const BAR_OR_PAD: Entry<number> = {
   validFor: "one or more feet with a bar shoe or a pad",
   sure: "common practice",
 };
+
+/** A short visit between two full trims, only the toes. */
+const TOE_ONLY: Entry<number> = {
+  value: 10,
+  unit: "minutes",
+  source: "trade practice",
+  validFor: "the toes of one horse between two full trims",
+  sure: "common practice",
+};
+
+/** Minutes of a visit for the toes alone: longer for a difficult horse. */
+export const toeOnlyMinutes = ({ habits }: Pick<Horse, "habits">): number =>
+  Math.round(TOE_ONLY.value * (habits === "" ? 1 : DIFFICULT.value));
+
+/** What a visit is about: the horse's usual work, or the toes alone. */
+export const jobName = ({ finish }: Pick<Horse, "finish">, visit?: Pick<Visit, "job">): string =>
+  visit?.job ?? finish;
 
 /** Whether a shoe has a bar or a pad. */
 export const hasBarOrPad = ({ type, pad }: Pick<Specification, "type" | "pad">): boolean =>

@@ -8,8 +8,10 @@ const WEIGHT_OF_USUAL = 3;
 const [SHORTEST, LONGEST] = [5, 300];
 
 /** Minutes from starting a visit to signing it on the same day; undefined where that says nothing. */
-export function visitMinutes({ startedAt, signedAt, status }: Visit): number | undefined {
-  if (status !== "signed" || startedAt === undefined || signedAt === undefined) return undefined;
+export function visitMinutes({ startedAt, signedAt, status, job }: Visit): number | undefined {
+  // A visit for the toes alone says nothing of how long a horse takes.
+  if (job !== undefined || status !== "signed" || startedAt === undefined || signedAt === undefined)
+    return undefined;
   const minutes = (Date.parse(signedAt) - Date.parse(startedAt)) / 60_000;
   return minutes >= SHORTEST && minutes <= LONGEST ? minutes : undefined;
 }

@@ -3,7 +3,7 @@ import type { ShoeRecord } from "../shoe/shoeRecord";
 import type { Visit } from "../record/visit";
 import type { Yard } from "../record/yard";
 import type { RosterRow } from "./dayPlan";
-import { hasBarOrPad } from "./jobMinutes";
+import { hasBarOrPad, toeOnlyMinutes } from "./jobMinutes";
 import { learnedMinutes } from "./learnedMinutes";
 
 /**
@@ -33,9 +33,13 @@ export function roster(
   const rows = horses.flatMap((horse) => {
     const yard = yardById.get(horse.yardId);
     if (!yard || horse.left) return [];
-    const row: RosterRow = { horse, yard, minutes: minutes.get(horse.id) ?? 0 };
     const lastVisit = last.get(horse.id);
     const comingVisit = coming.get(horse.id);
+    const row: RosterRow = {
+      horse,
+      yard,
+      minutes: comingVisit?.job ? toeOnlyMinutes(horse) : (minutes.get(horse.id) ?? 0),
+    };
     if (lastVisit) row.last = lastVisit;
     if (comingVisit) row.coming = comingVisit;
     return [row];

@@ -190,4 +190,13 @@ describe("learned minutes", () => {
     const odd = timed("Odd", [1, 1500]);
     expect(learnedMinutes([odd.own], odd.done).get("odd")).toBe(75);
   });
+
+  test("a visit for the toes alone takes ten minutes, 13 with a difficult horse, and teaches nothing of the rest", () => {
+    const short = timed("Short", [12, 11, 10, 12]);
+    const done = short.done.map((visit) => ({ ...visit, job: "toe only" as const }));
+    expect(learnedMinutes([short.own], done).get("short")).toBe(75);
+    const coming = { ...done[0]!, id: "next", status: "planned" as const };
+    expect(roster([short.own], YARDS, [...done, coming])[0]?.minutes).toBe(10);
+    expect(roster([{ ...short.own, habits: "Kicks." }], YARDS, [coming])[0]?.minutes).toBe(13);
+  });
 });

@@ -6,9 +6,21 @@ import type { Horse } from "./horse";
 import { MOMENTS, type Moment } from "../foot/records/reading";
 import { blankVisit, type Visit } from "./visit";
 
-/** The edit that plans a visit. The id is handed in. */
-export function planVisit(horse: Pick<Horse, "id" | "name">, date: IsoDate, id: string): Edit {
-  const visit: Visit = { id, horseId: horse.id, date, status: "planned", ...blankVisit() };
+/** The edit that plans a visit, of the usual kind or for the toes alone. The id is handed in. */
+export function planVisit(
+  horse: Pick<Horse, "id" | "name">,
+  date: IsoDate,
+  id: string,
+  job?: Visit["job"],
+): Edit {
+  const visit: Visit = {
+    id,
+    horseId: horse.id,
+    date,
+    status: "planned",
+    ...(job && { job }),
+    ...blankVisit(),
+  };
   return { table: "visits", id, path: [], was: undefined, now: visit, label: `plan ${horse.name}` };
 }
 

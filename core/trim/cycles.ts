@@ -1,11 +1,23 @@
 import { halvesOf } from "../foot/parametric/halves";
 import type { FootParameters } from "../foot/parametric/parameters";
 import { ok, type Result } from "../result";
-import { cutsOfVisit, growKept, questionOf, startOf, trimKept, type KeptQuestion } from "./kept";
+import { addDays } from "../calendar/date";
+import { seasonDays } from "../calendar/season";
+import {
+  cutsOfVisit,
+  growKept,
+  questionOf,
+  startOf,
+  trimKept,
+  type KeptFoot,
+  type KeptQuestion,
+} from "./kept";
 
 /** A foot and how it is kept, for some months ahead. */
 export interface CycleQuestion extends KeptQuestion {
   weeks: number;
+  /** A short visit for the toe alone half way between two full trims, while horn grows faster than on average. */
+  toeOnlyBetween?: boolean | undefined;
 }
 
 /** A foot at one moment of the simulation. */
@@ -25,6 +37,8 @@ export interface CycleMoment {
 export interface CycleRun {
   everyWeeks: number;
   trims: number;
+  /** Visits for the toe alone between them. */
+  toeOnly: number;
   moments: readonly CycleMoment[];
   /** The foot on the last day, before it would be trimmed again. */
   last: FootParameters;
@@ -43,7 +57,7 @@ export function runCycles(question: CycleQuestion, everyWeeks: number): Result<C
   const days = question.weeks * 7;
   let now = startOf(question);
   let removed = 0;
-  let trims = 0;
+  let [trims, toeOnly] = [0, 0];
   const moments: CycleMoment[] = [];
   const note = (day: number, at: CycleMoment["at"]) =>
     moments.push({ day, at, ...momentOf(now.foot), removed });
@@ -61,20 +75,58 @@ export function runCycles(question: CycleQuestion, everyWeeks: number): Result<C
     removed += (cuts.toe + (cuts.heelMedial + cuts.heelLateral) / 2) / 2;
     note(day, "after");
     const next = Math.min(days, day + everyWeeks * 7);
-    const grown = growKept(question, now, day, next);
-    if (!grown.ok) return grown;
-    now = grown.value;
-    day = next;
+    const between = toeOnlyDay(question, day, next);
+    for (const to of between === undefined ? [next] : [between, next]) {
+      const grown = growKept(question, now, day, to);
+      if (!grown.ok) return grown;
+      now = grown.value;
+      day = to;
+      if (to !== between) continue;
+      const short = trimToe(question, now);
+      if (!short.ok) return short;
+      now = short.value;
+      toeOnly++;
+      note(day, "after");
+    }
   }
   const later = moments.slice(1);
   const axis = later.reduce((worst, one) => (Math.abs(one.axis) > Math.abs(worst) ? one.axis : worst), 0);
   return ok({
     everyWeeks,
     trims,
+    toeOnly,
     moments,
     last: now.foot,
     worst: { axis, toeLength: Math.max(...later.map(({ toeLength }) => toeLength)) },
   });
+}
+
+/** An interval shorter than this leaves no room for a visit between, days. */
+const ROOM_DAYS = 21;
+
+/** The day of a visit for the toe alone between two full trims, if one is wanted and horn grows fast there. */
+function toeOnlyDay(
+  { toeOnlyBetween, from, hemisphere }: CycleQuestion,
+  day: number,
+  next: number,
+): number | undefined {
+  const middle = Math.round((day + next) / 2);
+  if (!toeOnlyBetween || next - day < ROOM_DAYS) return undefined;
+  const [before, after] = [addDays(from, day), addDays(from, next)];
+  return seasonDays(before, after, hemisphere) > next - day ? middle : undefined;
+}
+
+/** The foot after a visit for the toe alone. */
+function trimToe(question: CycleQuestion, now: KeptFoot): Result<KeptFoot> {
+  const plan = cutsOfVisit({
+    ...questionOf(question, now),
+    toeAim: question.toeTarget,
+    heelMax: 0,
+    toeOnly: true,
+  });
+  if (!plan.ok) return plan;
+  const cut = trimKept(now, plan.value.cuts);
+  return cut.ok ? ok(cut.value.after) : cut;
 }
 
 const momentOf = (foot: FootParameters) => ({

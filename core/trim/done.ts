@@ -1,6 +1,7 @@
 import { OWN_BIAS_FEET } from "../constants/trim";
 import type { FootValues } from "../foot/measures";
-import { CUT_NAMES, type AgreedPlan } from "./trimRecord";
+import type { Walls } from "../foot/survey/walls";
+import { CUT_NAMES, FLARE_PLACES, type AgreedPlan, type FlarePlace } from "./trimRecord";
 import { changeSince, type Change } from "../repeatability/change";
 import { sdOfSmallestChange, type Noise } from "../repeatability/repeatability";
 import type { Wording } from "../foot/wording";
@@ -35,6 +36,28 @@ export function plannedAgainstDone(plan: AgreedPlan, after: FootValues, noise: N
     const planned = plan.leaves[key];
     const within = measure === "dorsalAngle" ? noise.angleDeg : noise.lengthMm;
     return [{ measure, planned, measured, ...changeSince(measured, planned, within) }];
+  });
+}
+
+/** A wall dressed at a place: how thick it should have been left, and how thick it is. */
+export interface FlareDone extends Change {
+  place: FlarePlace;
+  planned: number;
+  measured: number;
+}
+
+/** Walls measured after dressing against what the plan should have left; places not measured both times are left out. */
+export function flaresAgainstDone(
+  plan: Pick<AgreedPlan, "flares">,
+  walls: { before: Walls; after: Walls },
+  noise: Noise,
+): FlareDone[] {
+  return FLARE_PLACES.flatMap((place) => {
+    const dressed = plan.flares?.[place];
+    const [was, measured] = [walls.before[place]?.thickness, walls.after[place]?.thickness];
+    if (dressed === undefined || was === undefined || measured === undefined) return [];
+    const planned = was - dressed;
+    return [{ place, planned, measured, ...changeSince(measured, planned, noise.lengthMm) }];
   });
 }
 

@@ -10,6 +10,8 @@ import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { sidesInWords } from "./compare";
 import { footQuestion, worthMeasuring } from "./footQuestion";
 import { planTrim } from "./plan";
+import { limitInWords } from "./planWords";
+import { aheadOfLine } from "./toeOutside";
 import { plainWording as wording } from "./trim.fixture";
 
 const noise = GENERAL_NOISE.value;
@@ -114,6 +116,41 @@ describe("a foot's facts as a question", () => {
     expect(
       footQuestion(seen, { ...context, lenses: { ...LENSES, side: "square-limb" } }).question.sideAngle,
     ).toBe(-3);
+  });
+
+  test("on a visit for the toe alone no heel is cut, whatever stands above its sole", () => {
+    const walls = { toe: { above: 8 }, heelMedial: { above: 6 }, heelLateral: { above: 6 } };
+    const { question } = footQuestion(facts(walls), { ...context, toeOnly: true });
+    const plan = planTrim(question);
+    if (!plan.ok) throw new Error("no plan");
+    expect(plan.value.cuts).toMatchObject({ heelMedial: 0, heelLateral: 0 });
+    expect(plan.value.cuts.toe).toBeGreaterThan(2);
+    expect(limitInWords("heelMedial", plan.value, wording)).toBe(
+      "The inside heel stays: this visit is for the toe alone.",
+    );
+  });
+
+  test("a dish that speaks is dressed as far as it stands ahead; over 6 degrees the vet comes first, a vet's plan allows it", () => {
+    const walls = { toe: { above: 8, thickness: 16 }, heelMedial: { above: 3 }, heelLateral: { above: 3 } };
+    const dished = (dish: number) =>
+      facts(walls, { side: { dish: { value: dish, source: "gauge" as const } } });
+    expect(footQuestion(dished(1), context).question.outside).toBe(0);
+    const at5 = footQuestion(dished(5), context).question;
+    expect(at5.outside).toBeCloseTo(aheadOfLine(48, 5, 47.5), 9);
+    const at7 = footQuestion(dished(7), context).question;
+    expect(at7).toMatchObject({ outside: 0, dressAsksVet: true });
+    expect(footQuestion(dished(7), { ...context, vetPlan: true }).question.outside).toBeGreaterThan(5);
+  });
+
+  test("further back is the user's own: as far as the horn that has to stay, and only where it was measured", () => {
+    const straight = {
+      toe: { above: 8, thickness: 16 },
+      heelMedial: { above: 3 },
+      heelLateral: { above: 3 },
+    };
+    const own = { ...context, choices: { furtherBack: true } };
+    expect(footQuestion(facts(straight), own).question.outside).toBeUndefined();
+    expect(footQuestion(facts({ toe: { above: 8 } }), own).question.outside).toBe(0);
   });
 
   test("the other side lenses speak where they would roll it more than 2 degrees otherwise, and say what they are weak at", () => {

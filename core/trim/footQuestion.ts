@@ -70,6 +70,8 @@ export interface PlanContext {
   margins: { shod: number; barefoot: number };
   /** True where a vet's plan allows what else is the vet's. */
   vetPlan?: boolean | undefined;
+  /** True on a short visit between two full trims: the heels stay as they are. */
+  toeOnly?: boolean | undefined;
   choices?: TrimChoices | undefined;
 }
 
@@ -86,7 +88,7 @@ const QUARTERS = [
  * cut under its yardstick less 6 mm, and is dressed only by what is sure to stand outside its own shape.
  */
 export function footQuestion(facts: FootFacts, context: PlanContext): FootQuestion {
-  const { shod, lenses, margins, vetPlan = false, choices = {} } = context;
+  const { shod, lenses, margins, vetPlan = false, toeOnly = false, choices = {} } = context;
   const { drawn, walls, measures, side, survey, sulcusDepthMm } = facts;
   const assumed: PlanWant[] = [];
   const above = (place: WallPlace, want: PlanWant, guess: number): number => {
@@ -144,8 +146,10 @@ export function footQuestion(facts: FootFacts, context: PlanContext): FootQuesti
       ...(dressAsksVet
         ? { outside: 0, dressAsksVet }
         : !(choices.furtherBack && toeWall !== undefined) && { outside: outside.mm }),
+      ...(toeOnly && { toeOnly, heelMax: 0 }),
       // Heels go back as far as the frog still stands clear of the ground: a frog past it carries alone.
-      ...(lenses.frontBack === "heels-back" &&
+      ...(!toeOnly &&
+        lenses.frontBack === "heels-back" &&
         frogProudMm !== undefined && { heelMax: Math.max(0, (shod ? HANGS_FROM_MM : 0) - frogProudMm) }),
       ...(sulcusDepthMm !== undefined && { sulcusDepth: sulcusDepthMm }),
     },

@@ -7,7 +7,7 @@ import { normalDraw, seededRandom } from "../math/random";
 import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { agreedPlan } from "./agreed";
 import { compareCycles, longestInterval, runCycles, type CycleQuestion } from "./cycles";
-import { biasInWords, ownBias, plannedAgainstDone, plannedDoneInWords } from "./done";
+import { biasInWords, flaresAgainstDone, ownBias, plannedAgainstDone, plannedDoneInWords } from "./done";
 import { belowLine, cutLines } from "./cutLines";
 import { planPair } from "./pair";
 import { BROKEN_BACK, plainWording as wording } from "./trim.fixture";
@@ -115,6 +115,18 @@ describe("months ahead", () => {
     expect(still.last.dorsalAngleDeg).toBeCloseTo(first?.dorsalAngle ?? 0, 0);
   });
 
+  test("toes alone between, only where horn grows fast and there is room: the longest toe gets shorter", () => {
+    const spring = sound(runCycles(question, 8));
+    const between = sound(runCycles({ ...question, toeOnlyBetween: true }, 8));
+    expect(spring.toeOnly).toBe(0);
+    // Four trims in 26 weeks; the last two weeks leave no room.
+    expect(between.toeOnly).toBe(3);
+    expect(between.worst.toeLength).toBeLessThan(spring.worst.toeLength - 1);
+    const autumn = { ...question, from: "2026-09-15", toeOnlyBetween: true };
+    expect(sound(runCycles(autumn, 8)).toeOnly).toBeLessThan(between.toeOnly);
+    expect(sound(runCycles({ ...question, toeOnlyBetween: true }, 2)).toeOnly).toBe(0);
+  });
+
   test("horn taken never shrinks, and about as much is taken as grows", () => {
     const { moments } = sound(runCycles(question, 4));
     for (const [index, one] of moments.slice(1).entries())
@@ -189,6 +201,22 @@ describe("planned against done", () => {
       /^You take (0\.[7-9]|1\.\d) mm more at the inside heel than planned \(120 feet, give or take 0\.3 mm\)\.$/,
     );
     expect(ownBias(feet(0, 120), noise)).toEqual([]);
+  });
+
+  test("a dressed quarter is held against what its plan should have left of the wall", () => {
+    const walls = {
+      before: { quarterLateral: { thickness: 15 } },
+      after: { quarterLateral: { thickness: 13 } },
+    };
+    const [row] = flaresAgainstDone({ flares: { quarterLateral: 6 } }, walls, noise);
+    expect(row).toMatchObject({
+      place: "quarterLateral",
+      planned: 9,
+      measured: 13,
+      difference: 4,
+      real: true,
+    });
+    expect(flaresAgainstDone({ flares: { quarterMedial: 6 } }, walls, noise)).toEqual([]);
   });
 
   test("seven feet are too few to speak of a habit, however alike they are", () => {

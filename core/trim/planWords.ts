@@ -28,6 +28,8 @@ const aboveAt = ({ above, quarters }: TrimQuestion, name: LimitName): number | u
 /** One limit in words: why no more is taken there. */
 export function limitInWords(name: LimitName, plan: TrimPlan, wording: Wording): string {
   const { question, limits } = plan;
+  if (question.toeOnly && name.startsWith("heel"))
+    return wording.inOwnWords(`The ${PLACE[name] ?? name} stays: this visit is for the toe alone.`);
   if (name === "dress") return dressLimitInWords(plan, wording);
   if (name === AT_ONCE_LIMIT) return atOnceInWords(plan, wording);
   if (name === "axis")

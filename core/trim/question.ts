@@ -10,6 +10,8 @@ export interface TrimQuestion extends LimitQuestion {
   sideAngle?: number;
   /** A dorsal angle to come near to besides, deg: that of the other foot of the pair. */
   match?: number;
+  /** True on a visit that leaves the heels as they are. */
+  toeOnly?: boolean;
   /** True where a wide white line or a dished wall leaves dressing to a vet's plan. */
   dressAsksVet?: boolean;
   /** True where the plane of the live sole must not make a broken-back axis worse. */

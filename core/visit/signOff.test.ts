@@ -37,13 +37,19 @@ const reading = (limb: Limb, moment: Moment, values: Record<string, number>): Re
   ),
 });
 
-function signed(readings: Reading[], of: Visit = visit, shoes: ShoeRecord[] = [], due?: string) {
+function signed(
+  readings: Reading[],
+  of: Visit = visit,
+  shoes: ShoeRecord[] = [],
+  due?: string,
+  standing?: Visit["next"],
+) {
   const records = { readings, trims: [], watchings: [], looks: [], photos: [], shoes };
   const feet = Object.fromEntries(LIMBS.map((limb) => [limb, visitFoot(of, limb, records)])) as Record<
     Limb,
     VisitFoot
   >;
-  return signOff({ visit: of, horse, feet, due }, readings, DEFAULT_SETTINGS, wording);
+  return signOff({ visit: of, horse, feet, due, standing }, readings, DEFAULT_SETTINGS, wording);
 }
 
 const LF = [
@@ -106,6 +112,14 @@ describe("signOff", () => {
   test("a signed visit keeps the day it was signed with", () => {
     const next = { due: "2027-01-04", windowStart: "2026-12-28", reason: "toe" as const, day: 42 };
     expect(signed(LF, { ...visit, status: "signed", next }).next).toEqual(next);
+  });
+
+  test("a visit for the toes alone leaves the due day as it stood, counted from itself", () => {
+    const standing = { due: "2026-12-28", windowStart: "2026-12-21", reason: "cap" as const, day: 42 };
+    const short: Visit = { ...visit, job: "toe only" };
+    expect(signed([], short, [], standing.due, standing).next).toEqual({ ...standing, day: 35 });
+    const past = { ...standing, due: "2026-11-20" };
+    expect(signed([], short, [], past.due, past).next.due > short.date).toBe(true);
   });
 
   test("readings of a later visit do not count", () => {

@@ -1,3 +1,4 @@
+import { daysBetween } from "../calendar/date";
 import { capAfterFound, didNotLast, foundEffects } from "../shoe/foundShoe";
 import { capWeeksOf, horseOutlook } from "../cycle/horseDue";
 import { arrivalEffects, capAfterArrival } from "../caution/arrival";
@@ -58,12 +59,15 @@ export function signOff(
     horse,
     feet,
     due,
+    standing,
   }: {
     visit: Visit;
     horse: Horse;
     feet: Record<Limb, VisitFoot>;
     /** The day for which the visit before was signed. */
     due?: string | undefined;
+    /** What the visit before was signed with; a visit for the toes alone leaves it as it is. */
+    standing?: HorseDue | undefined;
   },
   readings: readonly Reading[],
   settings: Settings,
@@ -84,7 +88,9 @@ export function signOff(
     next:
       visit.status === "signed" && visit.next
         ? visit.next
-        : nextDue({ visit, horse: told, feet, outlooks, settings }, wording),
+        : visit.job === "toe only" && standing && standing.due > visit.date
+          ? { ...standing, day: daysBetween(visit.date, standing.due) }
+          : nextDue({ visit, horse: told, feet, outlooks, settings }, wording),
     capWeeks,
     window: [
       ...arrivalEffects(visit.arrival),

@@ -71,6 +71,7 @@ export function visitPlan(
     lenses,
     margins: settings.margins,
     vetPlan: horse.use === "vet plan",
+    toeOnly: visit.job === "toe only",
     choices: { furtherBack, strictPlane },
   });
   const flares = flareLimits(facts, brokenPlaces(foot.look), horse.use === "vet plan");

@@ -6,6 +6,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { minutesInWords, type DayPlan } from "~core/cycle/dayPlan";
 import { dueReason } from "~core/cycle/dueWords";
+import { jobName } from "~core/cycle/jobMinutes";
 import type { PlannedHorse } from "~core/visit/comingShoes";
 import type { Forged } from "~core/forge/forgeRecord";
 import type { NailRow } from "~core/shoe/shoeRecord";
@@ -75,7 +76,7 @@ export function DayView({ date, plan, load, log, nails }: DayProps) {
                   <tr key={visit.id}>
                     <th scope="row">{horse.name}</th>
                     <td>
-                      {horse.finish}, {minutes} min
+                      {jobName(horse, visit)}, {minutes} min
                     </td>
                     <td>{last?.next ? dueReason(last.next, horse, wording) : "first visit"}</td>
                     <td>

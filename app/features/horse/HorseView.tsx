@@ -63,6 +63,14 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           <Link className="link" to={`/horses/${horse.id}/edit`}>
             Change
           </Link>
+          {!coming && !horse.left && last && (
+            <Button
+              onClick={() => void save(planVisit(horse, today, crypto.randomUUID(), "toe only"))}
+              title="A short visit between two full trims: the heels stay, the due day too"
+            >
+              Toe only today
+            </Button>
+          )}
           {!coming && !horse.left && (
             <Button onClick={() => void save(planVisit(horse, today, crypto.randomUUID()))}>
               Plan for today

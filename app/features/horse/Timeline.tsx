@@ -45,6 +45,7 @@ export function Timeline({ visits, records }: TimelineProps) {
                 <Link className="link" to={`/visits/${visit.id}`}>
                   {shortDay(visit.date)}
                 </Link>
+                {visit.job && <span className="quiet"> {visit.job}</span>}
                 {visit.status !== "signed" && <span className="brass"> {visit.status}</span>}
               </th>
               {LIMBS.map((limb) => {

@@ -28,7 +28,7 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
-  const due = signedBefore(file.visits, visit)?.next?.due;
+  const standing = signedBefore(file.visits, visit)?.next;
   const {
     next,
     capWeeks,
@@ -37,7 +37,13 @@ export function SignOffStage({ visit, file, feet, goTo }: StageContext) {
     feet: rows,
     unmeasured,
   } = useMemo(
-    () => signOff({ visit, horse: file.horse, feet, due }, file.readings, settings, wording),
+    () =>
+      signOff(
+        { visit, horse: file.horse, feet, due: standing?.due, standing },
+        file.readings,
+        settings,
+        wording,
+      ),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit`
     [visit, file, settings],
   );

@@ -277,7 +277,13 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
         chooser={<LensBar horse={file.horse} chosen={lenses} second={second} onSecond={setSecond} />}
       />
       <WhichSide facts={facts} />
-      {moment === "after" && <PlannedDone trim={foot.trim} after={lane.values} />}
+      {moment === "after" && (
+        <PlannedDone
+          trim={foot.trim}
+          after={lane.values}
+          walls={{ before: foot.reading.before?.walls ?? {}, after: foot.reading.after?.walls ?? {} }}
+        />
+      )}
     </div>
   );
 }

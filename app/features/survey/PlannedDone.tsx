@@ -3,7 +3,9 @@ import { useSettings, useWording } from "~app/ui/useWording";
 import type { FootValues } from "~core/foot/measures";
 import { CUTS, type Trim } from "~core/trim/trimRecord";
 import { noiseOf } from "~core/foot/records/pairs";
-import { plannedAgainstDone, plannedDoneInWords, type DoneMeasure } from "~core/trim/done";
+import type { Walls } from "~core/foot/survey/walls";
+import { FLARE_NAMES } from "~core/trim/flares";
+import { flaresAgainstDone, plannedAgainstDone, plannedDoneInWords, type DoneMeasure } from "~core/trim/done";
 import { cutsInWords } from "~core/trim/planWords";
 import { NO_CUT } from "~core/foot/parametric/predict";
 import { OwnHand } from "~app/stage/OwnHand";
@@ -16,12 +18,21 @@ const NAMES: Record<DoneMeasure, string> = {
 };
 
 /** After the trim: what the plan should have left, what was measured, and the habit of the hand behind it. */
-export function PlannedDone({ trim, after }: { trim: Trim | undefined; after: FootValues }) {
+export function PlannedDone({
+  trim,
+  after,
+  walls,
+}: {
+  trim: Trim | undefined;
+  after: FootValues;
+  walls: { before: Walls; after: Walls };
+}) {
   const wording = useWording();
   const settings = useSettings();
   const plan = trim?.plan;
   if (!plan?.agreed) return null;
   const rows = plannedAgainstDone(plan, after, noiseOf(settings));
+  const flares = flaresAgainstDone(plan, walls, noiseOf(settings));
   const noted = CUTS.some((cut) => trim?.cuts[cut] !== undefined);
   return (
     <section className="planned-done" aria-label="Planned against done">
@@ -78,6 +89,13 @@ export function PlannedDone({ trim, after }: { trim: Trim | undefined; after: Fo
           ))}
         </>
       )}
+      {flares.map(({ place, planned, measured, real, difference }) => (
+        <p key={place}>
+          <Fractions
+            text={`Wall at the ${wording.inOwnWords(FLARE_NAMES[place])}: planned ${wording.cut(planned)}, measured ${wording.cut(measured)}${real ? `, ${difference > 0 ? "less" : "more"} dressed than planned` : ", as planned within noise"}.`}
+          />
+        </p>
+      ))}
       <OwnHand />
     </section>
   );

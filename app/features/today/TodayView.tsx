@@ -139,7 +139,7 @@ function JobRow({ job, feet }: { job: PlannedJob; feet: FeetOfHorse }) {
       <div className="job-name">
         <h3>{horse.name}</h3>
         <p className="quiet">
-          {horse.kind} · {FINISH_WORDS[horse.finish]} · {minutesInWords(job.minutes)}
+          {horse.kind} · {job.visit.job ?? FINISH_WORDS[horse.finish]} · {minutesInWords(job.minutes)}
         </p>
         {state && <p className="verdigris strong">{state === "signed" ? "Signed off" : "Visit open"}</p>}
       </div>

@@ -1,4 +1,4 @@
-import { Segmented } from "antd";
+import { Segmented, Switch } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { CyclesChart } from "~app/charts/cycles/Chart";
 import { CYCLE_MEASURES, CYCLE_NAMES, cyclesModel, type CycleMeasure } from "~app/charts/cycles/model";
@@ -30,12 +30,17 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
   );
   const [measure, setMeasure] = useState<CycleMeasure>("dorsalAngle");
   const [chosen, setChosen] = useState(() => Math.min(8, Math.round(capWeeksOf(horse, settings))));
+  const [toeOnlyBetween, setToeOnlyBetween] = useState(false);
   const [runs, setRuns] = useState<readonly CycleRun[] | string | undefined>(undefined);
   const { question } = asked;
   const asking = useMemo((): CycleQuestion | undefined => {
     if (!own || missing.length > 0) return undefined;
-    return { ...keptOf({ facts, asked, lenses }, own, visit.date, settings), weeks: WEEKS };
-  }, [own, missing, asked, facts, lenses, settings, visit.date]);
+    return {
+      ...keptOf({ facts, asked, lenses }, own, visit.date, settings),
+      weeks: WEEKS,
+      toeOnlyBetween,
+    };
+  }, [own, missing, asked, facts, lenses, settings, visit.date, toeOnlyBetween]);
   useEffect(() => {
     if (!asking) return undefined;
     let here = true;
@@ -114,6 +119,16 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
           title={`${CYCLE_NAMES[measure]} over ${WEEKS} weeks, every ${chosen} weeks against other intervals`}
         />
       </div>
+      <label className="months-toe">
+        <Switch size="small" checked={toeOnlyBetween} onChange={setToeOnlyBetween} />
+        Toe only, half way between, while horn grows fast
+        {run && run.toeOnly > 0 && (
+          <span className="quiet">
+            {" "}
+            · {run.toeOnly} short {run.toeOnly === 1 ? "visit" : "visits"} of about 10 minutes
+          </span>
+        )}
+      </label>
       <div className="months-row" role="group" aria-label="Interval">
         {runs
           .filter(({ everyWeeks }) => DRAWN.includes(everyWeeks) || everyWeeks === chosen)

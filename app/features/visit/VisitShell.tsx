@@ -126,6 +126,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
               </div>
             )}
             <p className="quiet">
+              {visit.job && <b>{visit.job} · </b>}
               {file.yard.name} · {file.horse.kind}, {file.horse.massKg} kg
               {last &&
                 day !== undefined &&
