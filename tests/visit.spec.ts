@@ -30,8 +30,8 @@ test("a whole visit with the keyboard alone: from Today to the new due date", as
   await page.getByRole("button", { name: "Start the cut sheet" }).focus();
   await page.keyboard.press("Enter");
   const steps = page.getByRole("list", { name: "Cut sheet, left fore" }).getByRole("checkbox");
-  await expect(steps).toHaveCount(7);
-  for (let step = 0; step < 7; step++) {
+  await expect(steps).toHaveCount(11);
+  for (let step = 0; step < 11; step++) {
     await steps.nth(step).focus();
     await page.keyboard.press("Space");
     await expect(steps.nth(step)).toBeChecked();
