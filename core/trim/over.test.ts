@@ -67,6 +67,15 @@ describe("a pair planned together", () => {
     expect(sound(planPair(b, a)).better).toBe("LF");
   });
 
+  test("neither foot is asked for more than one visit takes, matched or not", () => {
+    const steep = {
+      foot: { ...BROKEN_BACK.foot, dorsalAngle: 66, heelAngle: 62 },
+      above: { toe: 3, heelMedial: 20, heelLateral: 20 },
+    };
+    const { cuts } = pair(steep).matched;
+    expect(Math.max(cuts.heelMedial, cuts.heelLateral)).toBeLessThanOrEqual(8 + 1e-5);
+  });
+
   test("the plane of the live sole is not bent to match", () => {
     const found = pair({ frontBack: "live-sole" });
     expect(found.matched.cuts).toEqual(found.own.worse.cuts);

@@ -107,7 +107,13 @@ export function CutSheet({ context, bench, show }: TrimViewProps) {
       });
   };
   return (
-    <div className="sheet-work">
+    <div className="sheet-work" data-beside={facts.outline !== undefined}>
+      {facts.outline && (
+        <aside className="sheet-beside" aria-label="Safety line">
+          <h3>The safety line</h3>
+          <SafetyLine facts={facts} corY={facts.survey.cor?.median} />
+        </aside>
+      )}
       <p className="sheet-stop">{LIVE_SOLE_REMINDER}</p>
       {!kept?.agreed && (
         <p className="quiet">

@@ -4,7 +4,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { footOrder } from "~core/foot/order";
 import { LIMBS, pairOf, type Limb } from "~core/foot/limb";
-import { planPair, type PairPlan } from "~core/trim/pair";
+import { planPair, type PairFoot, type PairPlan } from "~core/trim/pair";
 import { cutsInWords, leftInWords } from "~core/trim/planWords";
 import { agreedPlan } from "~core/trim/agreed";
 import { forTheHand } from "~core/trim/cutsForHand";
@@ -104,8 +104,12 @@ function Pair({ context, plans, left, wording }: PairProps) {
       </section>
     );
   const found = planPair(
-    { limb: left, question: plans[left].asked.question },
-    { limb: right, question: plans[right].asked.question },
+    ...(([left, right] as const).map((limb) => ({
+      limb,
+      question: plans[limb].asked.question,
+      flexural: plans[limb].asked.flexural,
+      atOnce: feet[limb].trim?.atOnceWhy !== undefined,
+    })) as [PairFoot, PairFoot]),
   );
   if (!found.ok) return <p role="alert">{found.issues[0]?.message}</p>;
   const pair = found.value;
