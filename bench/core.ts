@@ -7,13 +7,19 @@ import { GENERAL_NOISE } from "~core/repeatability/repeatability";
 import { findingsOf } from "~core/visit/findings";
 import { highSideOfFoot } from "~core/visit/highSideOfFoot";
 import { oneFootFacts } from "~core/visit/oneFoot";
+import { flareLimits, plannedFlares } from "~core/trim/flares";
+import { footQuestion } from "~core/trim/footQuestion";
+import { questionOf, startOf, type KeptQuestion } from "~core/trim/kept";
 import { planTrim } from "~core/trim/plan";
+import { stageRow } from "~core/trim/stageRow";
+import { planStaged } from "~core/trim/stages";
 import { NO_CUT, predictTrim } from "~core/foot/parametric/predict";
 import { anyQuestion } from "~core/trim/trim.fixture";
 import { readLateral, type LateralPoints } from "~core/foot/lateral";
 import { LIMBS } from "~core/foot/limb";
 import { fitFoot, ordinaryFoot } from "~core/foot/parametric/fit";
 import { sideLandmarks, soleLandmarks } from "~core/foot/parametric/landmarks";
+import { growFoot } from "~core/foot/parametric/cut";
 import { trimFootOf } from "~core/foot/parametric/parameters";
 import { readSurvey } from "~core/foot/survey/survey";
 import { normalDraw, seededRandom } from "~core/math/random";
@@ -147,6 +153,63 @@ export function timePlan(): number {
     questions.map((question) => {
       const from = performance.now();
       planTrim(question);
+      return performance.now() - from;
+    }),
+  );
+  return median(runs.slice(1).flat());
+}
+
+/** A neglected foot in stages by its own growth, ms. */
+export function timeStages(): number {
+  const grown = growFoot(ordinaryFoot("LF", { kind: "horse", massKg: 500 }), { hornMm: 40, driftDeg: 6 });
+  if (!grown.ok) throw new Error("no foot");
+  const kept: KeptQuestion = {
+    foot: { ...grown.value, wallAboveSoleMm: { toe: 26, medial: 26, lateral: 26 } },
+    lenses: { frontBack: "straight-axis", side: "even-sole" },
+    finish: "barefoot",
+    toeTarget: 86,
+    growthPerDay: 0.2,
+    driftPerDay: 0,
+    from: "2026-03-01",
+    hemisphere: "north",
+  };
+  return median(
+    Array.from({ length: 40 }, () => {
+      const from = performance.now();
+      const staged = planStaged(questionOf(kept, startOf(kept)));
+      if (staged.ok) stageRow(kept, staged.value.part.handCuts, false);
+      return performance.now() - from;
+    }),
+  );
+}
+
+/** Plan and flares of a measured foot, from its facts, ms. */
+export function timePlanWithFlares(): number {
+  const random = seededRandom(9);
+  const feet = Array.from({ length: 60 }, () => {
+    const pair = soundPair(random, "due");
+    return oneFootFacts(
+      {
+        limb: pair.limb,
+        horse: { kind: "horse", massKg: pair.massKg },
+        reading: measureFoot(random, pair.mine),
+        pair: { reading: measureFoot(random, pair.other) },
+      },
+      GENERAL_NOISE.value,
+      WORDING,
+    );
+  });
+  const context = {
+    shod: true,
+    lenses: { frontBack: "straight-axis", side: "even-sole" },
+    margins: { shod: 0, barefoot: 2 },
+  } as const;
+  const runs = Array.from({ length: 8 }, () =>
+    feet.map((facts) => {
+      const from = performance.now();
+      const { question, flexural } = footQuestion(facts, context);
+      planStaged(question, flexural);
+      plannedFlares(flareLimits(facts, []));
       return performance.now() - from;
     }),
   );
