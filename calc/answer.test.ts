@@ -263,6 +263,32 @@ describe("calc", () => {
     expect(calc("trim", { ...question, frontBack: "by eye" }).exitCode).toBe(2);
   });
 
+  test("trim with its newer keys: horn and shape bound the dressing, the plane holds the axis, a part has its stages", () => {
+    const question = {
+      foot: { ...foot, dorsalAngle: 46, pasternAngle: 52 },
+      finish: "shod",
+      above: { toe: 3, heelMedial: 9, heelLateral: 9 },
+      frontBack: "live-sole",
+      side: "even-sole",
+    };
+    const cutsOf = (more: object) =>
+      (calc("trim", { ...question, ...more }).out as { cuts: Record<string, number>; stages?: number }) ?? {};
+    const across = Math.sin((46 * Math.PI) / 180);
+    expect(cutsOf({ toeWall: 13 }).cuts["dress"]).toBe(0);
+    expect(cutsOf({ toeWall: 13, outside: 8 }).cuts["dress"]).toBeCloseTo(4 * across, 9);
+    expect(cutsOf({ toeWall: 20, outside: 2 }).cuts["dress"]).toBeCloseTo(2 * across, 9);
+    expect(cutsOf({ toeWall: 13, whiteLine: 5, outside: 8 }).cuts["dress"]).toBeCloseTo(2 * across, 9);
+    const held = calc("trim", { ...question, holdAxis: true }).out as { predicted: { axis: number } };
+    expect(held.predicted.axis).toBeCloseTo(-6, 9);
+    expect("stages" in cutsOf({})).toBe(false);
+    const tall = { above: { toe: 4, heelMedial: 0, heelLateral: 13 }, frontBack: "straight-axis" };
+    const part = cutsOf({ ...tall, atOnce: true });
+    expect(part.stages).toBeGreaterThanOrEqual(2);
+    expect((part.cuts["heelLateral"] ?? 0) - (part.cuts["heelMedial"] ?? 0)).toBeCloseTo(6, 6);
+    const refused = calc("trim", { ...question, toeWall: 5, whiteLine: 6 });
+    expect([refused.exitCode, refused.error?.issues[0]?.path]).toEqual([2, "whiteLine"]);
+  });
+
   test("what the core refuses comes out with exit 2 and the core's own path", () => {
     const points = Object.fromEntries(
       [

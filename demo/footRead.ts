@@ -28,12 +28,16 @@ const MARK_SD_MM = 0.8;
 
 const half = (mm: number): number => Math.round(2 * mm) / 2 + 0;
 
+/** Part of the wall above the live sole that lies as chalk at the point of the frog. Assumption, for the demo alone. */
+const CHALK_PART = 0.4;
+const BIG_FROG_UNDER_DEG = 8;
+
 /** The sole of a foot as it was surveyed: its own marks with the error of a hand, and the walls round it. */
 export function surveyedSole(
   foot: FootParameters,
   story: Story | undefined,
   random: Random,
-): Pick<Reading, "sole" | "walls" | "sulcusDepthMm" | "side" | "rear"> {
+): Pick<Reading, "sole" | "walls" | "sulcusDepthMm" | "chalkMm" | "frogProudMm" | "side" | "rear"> {
   const flared =
     story === "one-sided flare" && foot.limb === "LF"
       ? { ...foot, lateralWiderMm: foot.lateralWiderMm + 9 }
@@ -71,6 +75,9 @@ export function surveyedSole(
       heelLateral: { thickness: vary(wall.heel), above: Math.max(0, vary(Math.max(1, lateral))) },
     },
     sulcusDepthMm: half(normalDraw(random, thin ? 8 * k : 14 + 3 * (k - 1), 0.6)),
+    chalkMm: half(Math.max(0, toe) * CHALK_PART),
+    // Under heels that have run forward the frog stands proud of them; else it lies in.
+    frogProudMm: foot.dorsalAngleDeg - foot.heelAngleDeg > BIG_FROG_UNDER_DEG ? 4 : -5,
     side: {
       heelAngle: { value: half(foot.heelAngleDeg), source: "gauge" },
       dish: { value: half(foot.dishDeg), source: "gauge" },

@@ -55,6 +55,20 @@ describe("the print of a try", () => {
     expect(printInWords({ heelLateral: "frog" })[0]).toContain("open the heels");
   });
 
+  test("a floated place is to show a gap: it is no fault, and bearing there is one", () => {
+    const round = Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "wall"])) as Record<
+      string,
+      "wall"
+    >;
+    const gap = { ...round, quarterMedial: "gap" as const };
+    expect(printInWords(gap, ["quarterMedial"])).toEqual([]);
+    expect(isFullPrint(gap, ["quarterMedial"])).toBe(true);
+    expect(printInWords(round, ["quarterMedial"])[0]).toMatch(
+      /^It bears at quarter, medial, which was floated/,
+    );
+    expect(isFullPrint(round, ["quarterMedial"])).toBe(false);
+  });
+
   test("wall all round says nothing more; an unlooked place is not wall", () => {
     const wall = Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "wall"]));
     expect(printInWords(wall)).toEqual([]);

@@ -25,15 +25,23 @@ export const MANY_FITS = 3;
 
 /**
  * What to change before the next try, from a print read by sector: steel at a gap down or wall up to it, relief where
- * sole touched, room at the frog, a clip let in. Empty where wall touched everywhere that was looked at.
+ * sole touched, room at the frog, a clip let in. A place that was floated in the trim is to show a gap. Empty where
+ * wall touched everywhere that was looked at.
  */
-export function printInWords(print: PrintBySector): string[] {
+export function printInWords(print: PrintBySector, floated: readonly WearSector[] = []): string[] {
+  const named = (sectors: readonly WearSector[]) =>
+    sectors.map((sector) => WEAR_SECTOR_NAMES[sector].toLowerCase()).join("; ");
   const at = (state: Print) =>
-    WEAR_SECTORS.filter((sector) => print[sector] === state)
-      .map((sector) => WEAR_SECTOR_NAMES[sector].toLowerCase())
-      .join("; ");
+    named(
+      WEAR_SECTORS.filter(
+        (sector) => print[sector] === state && !(state === "gap" && floated.includes(sector)),
+      ),
+    );
   const [gap, sole, frog, clip] = [at("gap"), at("sole"), at("frog"), at("clip")];
   const lines: string[] = [];
+  const bears = named(floated.filter((sector) => print[sector] === "wall" || print[sector] === "sole"));
+  if (bears)
+    lines.push(`It bears at ${bears}, which was floated: take the wall there down, or relieve the shoe.`);
   if (gap)
     lines.push(`Gap at ${gap}: level the shoe there, or the foot; never bend the shoe up to a hollow.`);
   if (sole)
@@ -43,9 +51,9 @@ export function printInWords(print: PrintBySector): string[] {
   return lines;
 }
 
-/** True where wall touched everywhere. */
-export const isFullPrint = (print: PrintBySector): boolean =>
-  WEAR_SECTORS.every((sector) => print[sector] === "wall");
+/** True where wall touched everywhere, but for the places that were floated. */
+export const isFullPrint = (print: PrintBySector, floated: readonly WearSector[] = []): boolean =>
+  WEAR_SECTORS.every((sector) => print[sector] === (floated.includes(sector) ? "gap" : "wall"));
 
 export const hotFitsInWords = (count: number): string =>
   count === 0

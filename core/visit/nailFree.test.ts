@@ -44,6 +44,13 @@ describe("wall that takes no nail by itself", () => {
     ]);
   });
 
+  test("a place floated in the trim takes no nail and bears nothing", () => {
+    const { foot } = soundPair(seededRandom(8), "fresh").mine;
+    expect(nailFreeSectors(undefined, { walls: {}, drawn: foot }, { quarterMedial: 2 })).toMatchObject([
+      { side: "medial", name: "quarter", why: "floated in the trim", relieve: true },
+    ]);
+  });
+
   test("sound feet take nails all round: on at most 5 in 100 a wall is read as too thin", () => {
     const random = seededRandom(7);
     let held = 0;

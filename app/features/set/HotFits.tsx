@@ -17,6 +17,7 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
   const numbers = Object.keys(fits).sort();
   const last = numbers.at(-1);
   const print = last === undefined ? {} : (fits[last] ?? {});
+  const floated = Object.keys(context.feet[context.limb].trim?.floats ?? {}) as WearSector[];
   const thin = shoe.shoeFacts.thinSole;
   const paint = (sector: WearSector) => {
     if (last === undefined) return;
@@ -73,12 +74,14 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
           </div>
         </div>
       )}
-      {printInWords(print).map((line) => (
+      {printInWords(print, floated).map((line) => (
         <p key={line} className="ember">
           {wording.inOwnWords(line)}
         </p>
       ))}
-      {last !== undefined && isFullPrint(print) && <p className="verdigris">Wall all round: nail it on.</p>}
+      {last !== undefined && isFullPrint(print, floated) && (
+        <p className="verdigris">Wall all round: nail it on.</p>
+      )}
       <Button
         disabled={thin || numbers.length >= 9}
         onClick={() => void shoeing.keepAt(["hotFits", String(numbers.length + 1)], {}, "hot fit")}
