@@ -78,6 +78,12 @@ export function answerInWords(
   const raise =
     after.axis > -COSTS_FROM_DEG * 2
       ? "no raise"
-      : `a raise of ${wording.angle(-after.axis)} ${weeks === undefined ? "for more than a year" : weeks === 0 ? "until the next trim" : `for about ${Math.round(weeks / 4.35)} months`}`;
+      : `a raise of ${wording.angle(-after.axis)} ${weeks === undefined ? "for more than a year" : weeks === 0 ? "until the next trim" : `for about ${inMonths(weeks)}`}`;
   return `${LENS_FACTS[lens].name}: ${wording.cut((heelMedial + heelLateral) / 2)} off the heels, support ${gained >= 0 ? "+" : "−"}${wording.length(Math.abs(gained))}, axis ${turn >= 0 ? "+" : "−"}${wording.angle(Math.abs(turn))}, then ${raise}.`;
 }
+
+const WEEKS_A_MONTH = 4.35;
+const inMonths = (weeks: number): string => {
+  const months = Math.max(1, Math.round(weeks / WEEKS_A_MONTH));
+  return months === 1 ? "a month" : `${months} months`;
+};
