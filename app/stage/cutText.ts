@@ -2,8 +2,7 @@ import { MM_PER_INCH } from "~core/constants/exact";
 import { lengthInField, sentenceCase, type Wording } from "~core/foot/wording";
 import { fail, ok, type Result } from "~core/result";
 import { checkCut } from "~core/trim/checkCut";
-import { FLARE_NAMES } from "~core/trim/flares";
-import { MOST_FLARE_MM, type CutName, type FlarePlace } from "~core/trim/trimRecord";
+import type { CutName } from "~core/trim/trimRecord";
 import { parseLength } from "~core/units/length";
 
 /** A cut as it stands in a field: without its unit, to the half millimetre or the thirty-second. */
@@ -20,15 +19,21 @@ export function readCut(cut: CutName, text: string, wording: Wording): Result<nu
   return read.ok ? checkCut(cut, read.value) : read;
 }
 
-/** Reads what was typed for a flare; an emptied field is none. */
-export function readFlare(place: FlarePlace, text: string, wording: Wording): Result<number | undefined> {
+/** Reads millimetres taken at a place, up to so many; an emptied field is none. Path is `key`. */
+export function readMm(
+  key: string,
+  name: string,
+  most: number,
+  text: string,
+  wording: Wording,
+): Result<number | undefined> {
   if (text.trim() === "") return ok(undefined);
   const read = parseLength(text, wording.unit);
-  if (!read.ok || read.value <= MOST_FLARE_MM) return read;
+  if (!read.ok || read.value <= most) return read;
   return fail(
     "too-much",
-    place,
-    `${sentenceCase(wording.inOwnWords(FLARE_NAMES[place]))}: more than ${MOST_FLARE_MM} mm is no flare. Check the unit.`,
+    key,
+    `${sentenceCase(wording.inOwnWords(name))}: more than ${wording.cut(most)} is not read. Check the unit.`,
     read.value,
   );
 }

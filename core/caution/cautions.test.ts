@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import type { STAGES } from "../constants/stages";
-import { CAUTIONS, cautionsAt } from "./cautions";
+import { CAUTIONS, cautionsAt, cautionsForKind } from "./cautions";
 
 /** Read aloud: about 150 words a minute. */
 const WORDS_IN_TEN_SECONDS = 25;
@@ -17,9 +17,20 @@ describe("cautions", () => {
     expect(named("arrive")).toEqual(["horse"]);
     expect(named("watch")).toEqual(["vet"]);
     expect(named("read")).toEqual(["body"]);
-    expect(named("trim")).toEqual(["foot"]);
+    expect(named("trim")).toEqual(["body", "foot"]);
     expect(named("shoe")).toEqual(["fire"]);
-    expect(named("set")).toEqual(["body", "nail"]);
+    expect(named("set")).toEqual(["body", "nail", "fire", "chemicals"]);
+  });
+
+  test("donkeys, draught horses and minis have theirs at arrival, a riding horse has none", () => {
+    const ids = (kind: "horse" | "donkey" | "heavy" | "pony", massKg: number) =>
+      cautionsForKind({ kind, massKg }).map(({ id }) => id);
+    expect([ids("donkey", 180), ids("heavy", 900), ids("pony", 120)]).toEqual([
+      ["kinds"],
+      ["kinds"],
+      ["kinds"],
+    ]);
+    expect([ids("horse", 500), ids("pony", 320)]).toEqual([[], []]);
   });
 
   test("who may do this, and when to call the vet, are said plainly and without theatre", () => {

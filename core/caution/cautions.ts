@@ -1,4 +1,5 @@
 import type { Stage } from "../constants/stages";
+import type { AnimalKind } from "../foot/toeYardstick";
 
 /** Where a caution stands: a stage of a visit, or the forge. */
 type CautionPlace = Stage | "forge";
@@ -52,7 +53,7 @@ export const CAUTIONS: readonly Caution[] = [
       "Wring nails at once. Short spells, stand up between them.",
       "Hot humid weather: water, shade, a shorter list.",
     ],
-    stages: ["read", "set"],
+    stages: ["read", "trim", "set"],
   },
   {
     id: "foot",
@@ -83,7 +84,7 @@ export const CAUTIONS: readonly Caution[] = [
       "Hot fit: by tongs, briefly, smoke away from the face, the owner asked first, never on thin soles.",
       "Quench steam and grinder dust: keep the face away.",
     ],
-    stages: ["shoe", "forge"],
+    stages: ["shoe", "set", "forge"],
   },
   {
     id: "chemicals",
@@ -92,7 +93,7 @@ export const CAUTIONS: readonly Caution[] = [
       "Iodine, copper sulphate, adhesives, setting compounds: gloves, air, and the safety sheet.",
       "Some heat up while they cure.",
     ],
-    stages: [],
+    stages: ["set"],
   },
   {
     id: "kinds",
@@ -107,3 +108,12 @@ export const CAUTIONS: readonly Caution[] = [
 
 export const cautionsAt = (stage: CautionPlace): Caution[] =>
   CAUTIONS.filter((caution) => caution.stages.includes(stage));
+
+/** A horse lighter than this is a mini, kg. Assumption, because minis are under about 34 in and 150 kg. */
+const MINI_KG = 150;
+
+/** What stands at arrival for an animal whose normal values are its own: donkeys, draught horses and minis. */
+export const cautionsForKind = ({ kind, massKg }: { kind: AnimalKind; massKg: number }): Caution[] =>
+  kind === "donkey" || kind === "heavy" || massKg < MINI_KG
+    ? CAUTIONS.filter(({ id }) => id === "kinds")
+    : [];

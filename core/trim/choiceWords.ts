@@ -34,9 +34,7 @@ export function stagedInWords(
     ...(Math.abs(turn) > bounds.turnDeg ? [`a turn of ${wording.angle(Math.abs(turn))}`] : []),
   ].join(" and ");
   const start = `The whole way is ${much === "" ? `${wording.cut(toe)} off the toe` : much}: too much for one visit.`;
-  const vet = flexural
-    ? " A foot like this may be held by its tendon: ask the vet before its heels come down."
-    : "";
+  const vet = flexural ? " Ask the vet before its heels come down." : "";
   if (!row) return `${start}${vet} At least ${visits} visits.`;
   if (!row.ends)
     return `${start}${vet} Growth outruns it: after ${row.stages.length} visits every ${row.everyWeeks} weeks it is still not done. All at once, or a shorter interval and more each time with the vet, would.`;

@@ -184,7 +184,7 @@ export function ownerWords(
   cuts: Cuts,
   limb: string,
   wording: Wording,
-  flares: Flares = {},
+  more: { flares?: Flares; stages?: { of: number; next: string } | undefined } = {},
 ): string {
   const { question } = plan;
   const [before, after] = [predictTrim(question.foot, NO_CUT), predictTrim(question.foot, cuts)];
@@ -198,7 +198,11 @@ export function ownerWords(
       ? "Nothing is taken off it today: there is nothing to spare above the live sole."
       : `Today ${cutsInWords(cuts, wording)}${Math.abs(turn) < 0.3 ? ", the angle kept" : `; that stands it ${wording.angle(Math.abs(turn))} ${turn > 0 ? "steeper" : "shallower"}`}.`;
   const flared =
-    flaresInWords(flares, wording) && ` The wall is dressed from outside, ${flaresInWords(flares, wording)}.`;
+    flaresInWords(more.flares ?? {}, wording) &&
+    ` The wall is dressed from outside, ${flaresInWords(more.flares ?? {}, wording)}.`;
+  const stages = more.stages
+    ? ` That is a part of it: the whole takes ${more.stages.of} visits, so that it can follow, the next on ${more.stages.next}.`
+    : "";
   const thin = plan.limits.thinSole ? " Its sole is thin, so it keeps more wall than usual." : "";
   const left =
     now.axis < -STRAIGHT_DEG
@@ -208,7 +212,7 @@ export function ownerWords(
       : now.axis > STRAIGHT_DEG
         ? ` It still stands ${wording.angle(now.axis)} steeper than the pastern; more comes off next time, not today.`
         : "";
-  return `${matter} ${done}${flared}${thin}${left}`;
+  return `${matter} ${done}${flared}${stages}${thin}${left}`;
 }
 
 function matterInWords(

@@ -95,6 +95,15 @@ describe("what is left, in words", () => {
     );
   });
 
+  test("the owner hears of flares, and that a part is a part and when the next one is", () => {
+    const said = ownerWords(planned(), planned().handCuts, "left fore", wording, {
+      flares: { quarterLateral: 3 },
+      stages: { of: 3, next: "21 Dec" },
+    });
+    expect(said).toContain("The wall is dressed from outside, 3 mm off the outside quarter.");
+    expect(said).toContain("the whole takes 3 visits, so that it can follow, the next on 21 Dec.");
+  });
+
   test("findings become reasons with what the plan does about each; steady ones (but a broken axis) and those it cannot answer do not", () => {
     const plan = planned();
     const reasons = planReasons(

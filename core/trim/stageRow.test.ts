@@ -77,7 +77,7 @@ describe("a large trim in stages", () => {
   test("the words say why, how often and how far apart; a foot that may be flexural sends to the vet", () => {
     const said = stagedInWords(first(KEPT), row(KEPT), true, wording);
     expect(said).toMatch(/too much for one visit\./);
-    expect(said).toContain("ask the vet before its heels come down");
+    expect(said).toContain("Ask the vet before its heels come down");
     expect(said).toMatch(/In \d visits, every 4 weeks/);
   });
 });

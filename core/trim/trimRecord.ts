@@ -13,6 +13,9 @@ export const MOST_FLARE_MM = 25;
 /** Nothing is floated further than this, mm. */
 export const MOST_FLOAT_MM = 8;
 
+/** No frog or bar loses more than this at once, mm. */
+export const MOST_PARED_MM = 20;
+
 const millimetres = z.number().min(0).max(MOST_CUT_MM);
 const cut = millimetres.optional();
 
@@ -102,6 +105,13 @@ export const trimSchema = z.strictObject({
   cuts: z.strictObject({ toe: cut, heelMedial: cut, heelLateral: cut, dress: cut }).default({}),
   /** Taken by dressing besides the toe. */
   flares: flares.optional(),
+  /** Pared off frog and bars, mm. */
+  pared: z
+    .strictObject({
+      frog: z.number().min(0).max(MOST_PARED_MM).optional(),
+      bars: z.number().min(0).max(MOST_PARED_MM).optional(),
+    })
+    .optional(),
   plan: agreedPlanSchema.optional(),
   /** Decided otherwise than the plan would: the toe further back than its own shape, the live sole's plane as it is. */
   furtherBack: z.literal(true).optional(),

@@ -18,6 +18,10 @@ import { findingsOf, type VisitFacts } from "./findings";
 import { verdictOnCut } from "./highSideOfFoot";
 import type { VisitPlan } from "./visitPlan";
 
+/** Said where a foot may be held by its tendon and its heels are to come down. */
+export const VET_FIRST =
+  "A foot like this may be held by its tendon, which is pulled harder as the heel comes down: ask the vet first.";
+
 /** A plan with the cuts as a hand has them now, and another lens's plan beside it. */
 export interface TrimBenchQuestion {
   facts: VisitFacts;
@@ -25,6 +29,8 @@ export interface TrimBenchQuestion {
   lenses: LensChoice;
   cuts: Cuts;
   flares: Flares;
+  /** True where the foot may be flexural. */
+  flexural?: boolean | undefined;
   done: ReturnType<typeof cutFoot>;
   second?: { lens: FrontLens; planned: VisitPlan } | undefined;
 }
@@ -34,7 +40,7 @@ export interface TrimBenchQuestion {
  * give, findings and reasons, the shoe's task, and how the other lens's plan differs.
  */
 export function trimBench(
-  { facts, plan, lenses, cuts, flares, done, second }: TrimBenchQuestion,
+  { facts, plan, lenses, cuts, flares, flexural = false, done, second }: TrimBenchQuestion,
   wording: Wording,
 ) {
   const after = done.ok ? done.value : undefined;
@@ -55,6 +61,7 @@ export function trimBench(
         : undefined,
     widths: { was: widthsOf(outline), now: widthsOf(dressed) },
     held: heldInWords(plan, wording),
+    vetFirst: flexural && cuts.heelMedial + cuts.heelLateral > 0 ? VET_FIRST : undefined,
     worse: axisCostInWords(plan, cuts, wording),
     frog: frogOnCut(facts, cuts, wording),
     lines: cutLines(facts.drawn, cuts, plan.limits.most),

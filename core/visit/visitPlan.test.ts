@@ -8,8 +8,8 @@ import { DEFAULT_SETTINGS } from "../record/settings";
 import { blankVisit, type Visit } from "../record/visit";
 import { plainWording as wording } from "../trim/trim.fixture";
 import { cutFoot } from "../foot/parametric/cut";
-import type { Cuts } from "../foot/parametric/predict";
-import { trimBench } from "./trimBench";
+import { NO_CUT, type Cuts } from "../foot/parametric/predict";
+import { trimBench, VET_FIRST } from "./trimBench";
 import { visitPlan } from "./visitPlan";
 
 const visit: Visit = { id: "v", horseId: "h", date: "2026-11-23", status: "open", ...blankVisit() };
@@ -80,6 +80,28 @@ describe("visitPlan", () => {
 });
 
 describe("trimBench", () => {
+  test("a foot that may be flexural asks for the vet before its heels come down, and only then", () => {
+    const own = plan("LF", lane());
+    if (!own.plan.ok) throw new Error("no plan");
+    const shown = (heel: number, flexural: boolean) => {
+      const cuts = { ...NO_CUT, heelMedial: heel };
+      return trimBench(
+        {
+          facts: own.facts,
+          plan: own.plan.ok ? own.plan.value : (undefined as never),
+          lenses: own.lenses,
+          cuts,
+          flares: {},
+          flexural,
+          done: cutFoot(own.facts.drawn, cuts),
+        },
+        wording,
+      ).vetFirst;
+    };
+    expect(shown(3, true)).toBe(VET_FIRST);
+    expect([shown(0, true), shown(3, false)]).toEqual([undefined, undefined]);
+  });
+
   const bench = (cuts?: Partial<Cuts>, second?: "even-halves") => {
     const own = plan("LF", lane());
     if (!own.plan.ok) throw new Error("no plan");

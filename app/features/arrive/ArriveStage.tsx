@@ -6,7 +6,7 @@ import { LIMBS } from "~core/foot/limb";
 import type { Wording } from "~core/foot/wording";
 import { lengthInField } from "~core/foot/wording";
 import { horseOutlook } from "~core/cycle/horseDue";
-import { cautionsAt } from "~core/caution/cautions";
+import { cautionsAt, cautionsForKind } from "~core/caution/cautions";
 import { workInWords } from "~core/cycle/dueWords";
 import { ArriveQuestions } from "./ArriveQuestions";
 import { CautionNote } from "~app/ui/CautionNote";
@@ -79,7 +79,7 @@ export function ArriveStage(context: StageContext) {
         )}
       </section>
       <aside>
-        {cautionsAt("arrive").map((caution) => (
+        {[...cautionsAt("arrive"), ...cautionsForKind(file.horse)].map((caution) => (
           <CautionNote
             key={caution.id}
             caution={caution}

@@ -5,12 +5,19 @@ import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { capWeeksOf } from "~core/cycle/horseDue";
 import { footEdit } from "~core/record/footRecords";
-import { CUT_NAMES, type SheetStepId } from "~core/trim/trimRecord";
+import { FLARE_NAMES } from "~core/trim/flares";
+import {
+  CUT_NAMES,
+  FLARE_PLACES,
+  MOST_FLARE_MM,
+  MOST_PARED_MM,
+  type SheetStepId,
+} from "~core/trim/trimRecord";
 import { sentenceCase } from "~core/foot/wording";
 import { biasInWords, type DoneMeasure } from "~core/trim/done";
 import { LIVE_SOLE_REMINDER, cutSheet, type SheetStep } from "~core/trim/sheet";
 import { useOwnHand } from "~app/stage/useOwnHand";
-import { FlaresTaken } from "./FlaresTaken";
+import { MmTaken } from "./MmTaken";
 import { SafetyLine } from "./SafetyLine";
 import { Taken } from "./Taken";
 import type { TrimViewProps } from "./trimView";
@@ -151,7 +158,32 @@ export function CutSheet({ context, bench, show }: TrimViewProps) {
               {step.id === "safety-line" && facts.outline && (
                 <SafetyLine facts={facts} corY={facts.survey.cor?.median} />
               )}
-              {step.id === "flares" && trim?.flares && <FlaresTaken bench={bench} />}
+              {step.id === "flares" && trim?.flares && (
+                <MmTaken
+                  bench={bench}
+                  places={FLARE_PLACES.filter((place) => flaresNow[place] ?? trim.flares?.[place]).map(
+                    (place) => ({
+                      name: FLARE_NAMES[place],
+                      path: ["flares", place],
+                      stored: trim.flares?.[place],
+                      most: MOST_FLARE_MM,
+                    }),
+                  )}
+                />
+              )}
+              {(step.id === "frog" || step.id === "bars") && done && (
+                <MmTaken
+                  bench={bench}
+                  places={[
+                    {
+                      name: step.id,
+                      path: ["pared", step.id],
+                      stored: trim?.pared?.[step.id],
+                      most: MOST_PARED_MM,
+                    },
+                  ]}
+                />
+              )}
               {step.cut && (done || bench.trim?.cuts[step.cut.name] !== undefined) && (
                 <Taken bench={bench} cut={step.cut.name} />
               )}

@@ -3,10 +3,10 @@ import { Fractions } from "~app/ui/Fractions";
 import { NumberInput } from "~app/ui/NumberInput";
 import { useFields, type Field } from "~app/ui/useField";
 import { useWording } from "~app/ui/useWording";
-import { cutInField, readFlare } from "~app/stage/cutText";
+import { cutInField, readMm } from "~app/stage/cutText";
 import { sentenceCase } from "~core/foot/wording";
 import { flareLimitInWords, FLARE_NAMES } from "~core/trim/flares";
-import { FLARE_PLACES, type FlarePlace } from "~core/trim/trimRecord";
+import { FLARE_PLACES, MOST_FLARE_MM, type FlarePlace } from "~core/trim/trimRecord";
 import type { Bench } from "./useBench";
 
 /** Where the wall is dressed besides the toe: how much is planned, and why no more. Nothing to show on an even wall. */
@@ -22,7 +22,7 @@ export function FlareRows({ bench, widths }: { bench: Bench; widths: { was: numb
           draftKey: `${blank.id}.flare.${place}`,
           stored: flaresNow[place] ?? 0,
           show: (mm) => cutInField(mm, wording),
-          read: (text) => readFlare(place, text, wording),
+          read: (text) => readMm(place, FLARE_NAMES[place], MOST_FLARE_MM, text, wording),
           edit: (_, mm) => bench.flareEdit(place, mm ?? 0),
         },
       ]),

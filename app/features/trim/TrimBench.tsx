@@ -2,6 +2,7 @@ import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { LENS_FACTS } from "~core/foot/lens";
 import { FindingList } from "~app/ui/FindingList";
+import { shortDay } from "~app/ui/days";
 import { Fractions } from "~app/ui/Fractions";
 import { useNarrow } from "~app/ui/useNarrow";
 import { useWording } from "~app/ui/useWording";
@@ -74,6 +75,7 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
     held,
     worse,
     frog,
+    vetFirst,
   } = trimBench(
     {
       facts,
@@ -81,6 +83,7 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
       lenses: bench.lenses,
       cuts,
       flares: bench.flaresNow,
+      flexural: bench.asked.flexural,
       done,
       second: second && secondLens ? { lens: secondLens, planned: second } : undefined,
     },
@@ -139,7 +142,7 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
             ))}
           </div>
         )}
-        {[worse, frog].map(
+        {[vetFirst, worse, frog].map(
           (said) =>
             said && (
               <p key={said} className="plan-worse">
@@ -281,7 +284,10 @@ export function TrimBench({ context, bench, show }: TrimViewProps) {
           {refusals.length > 0 && <FindingList findings={refusals} />}
           <TellOwner
             visit={visit}
-            text={ownerWords(plan, cuts, wording.limb(limb), wording, bench.flaresNow)}
+            text={ownerWords(plan, cuts, wording.limb(limb), wording, {
+              flares: bench.flaresNow,
+              stages: bench.stage && { of: bench.stage.of, next: shortDay(bench.stage.next) },
+            })}
           />
         </div>
         <Conundrum plan={plan} heelsAt={heelPoint(drawn, "lateral")[1]} />

@@ -152,6 +152,8 @@ export function useBench(context: StageContext) {
     flareEdit: (place: FlarePlace, mm: number) =>
       planEdit(planWith(cuts, standing?.agreed ?? false, { ...flaresOf(standing), [place]: mm }) ?? standing),
     stages,
+    /** This visit's place in them, while the plan is a part. */
+    stage,
     raise,
     /** Something of this foot decided otherwise than the plan would; the plan is worked out anew. */
     choose: (path: "furtherBack" | "strictPlane" | "atOnceWhy", now: string | true | undefined) =>
