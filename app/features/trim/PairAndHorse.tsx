@@ -10,6 +10,7 @@ import { agreedPlan } from "~core/trim/agreed";
 import { forTheHand } from "~core/trim/cutsForHand";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import { useEdits } from "~app/ui/useEdits";
+import { visitStages } from "~core/visit/trimAhead";
 import { visitPlan, type VisitPlan } from "~core/visit/visitPlan";
 import type { Wording } from "~core/foot/wording";
 import { stageDone } from "~core/visit/progress";
@@ -94,6 +95,7 @@ interface PairProps {
 function Pair({ context, plans, left, wording }: PairProps) {
   const { visit, feet } = context;
   const { save } = useEdits();
+  const settings = useSettings();
   const right = pairOf(left);
   const name = left === "LF" ? "Fronts" : "Hinds";
   if ([left, right].some((limb) => plans[limb].missing.length > 0 || !plans[limb].plan.ok))
@@ -120,7 +122,16 @@ function Pair({ context, plans, left, wording }: PairProps) {
   const taken =
     feet[worse].trim?.plan && cutsInWords(feet[worse].trim.plan.cuts, wording) === cutsInWords(cuts, wording);
   const take = () => {
-    const made = agreedPlan(plans[worse].facts.drawn, question, cuts, "hand", false);
+    // What is dressed besides the toe, and the next stage, belong to the plan whichever way its cuts were come by.
+    const kept = feet[worse].trim;
+    const stages =
+      kept?.atOnceWhy === undefined
+        ? visitStages(plans[worse], context.outlooks[worse], visit.date, settings)?.stages
+        : undefined;
+    const made = agreedPlan(plans[worse].facts.drawn, question, cuts, "hand", false, {
+      flares: kept?.plan ? (kept.plan.flares ?? {}) : plans[worse].flares.planned,
+      ...(stages?.[1] && { stage: { of: stages.length, next: stages[1].date } }),
+    });
     if (!made.ok) return;
     void save(
       footEdit(footPlace("trims", visit, worse, "before"), "trims", feet[worse].trim, {
