@@ -308,7 +308,7 @@ export const ROUND: readonly YardPlan[] = [
           feet: ["LF", "RF"],
           says: "Raised 3° and straight bar until the heel angle is within 5° of the wall, then level.",
           type: "straight bar",
-          toe: "rolled",
+          toeEdge: "rolled",
           raiseDeg: 3,
         },
       }),

@@ -1,10 +1,13 @@
 import { pathThrough } from "~app/drawing/path";
 import type { ViewGeometry } from "~app/drawing/viewGeometry";
-import { clipPlaces } from "~core/shoe/clips";
+import { WEAR_SECTORS } from "~core/foot/wear";
+import { clipPlaces, clipTab } from "~core/shoe/clips";
+import { creaseOf } from "~core/shoe/crease";
 import type { Fit } from "~core/shoe/fit";
 import { roundTheToe } from "~core/shoe/outline";
+import { sectorHatch, sectorRun } from "~core/shoe/sectors";
 import type { Vector } from "~core/geometry/vector";
-import { SIDES, type Side } from "~core/foot/limb";
+import { SIDES } from "~core/foot/limb";
 
 interface ShoeOverlayProps {
   geometry: ViewGeometry;
@@ -13,7 +16,7 @@ interface ShoeOverlayProps {
   noted?: Readonly<Record<string, string | undefined>>;
 }
 
-/** The shoe as it lies under the foot: web, bars, clips, holes, breakover line, traction. */
+/** The shoe as one solid under the foot: metal, pad, edges, clips, crease, holes, breakover line, traction. */
 export function ShoeOverlay({ geometry: { at }, fit, noted = {} }: ShoeOverlayProps) {
   const { spec } = fit.question;
   const path = (points: readonly Vector[], kind: "smooth" | "straight" | "closed" = "smooth") =>
@@ -29,24 +32,43 @@ export function ShoeOverlay({ geometry: { at }, fit, noted = {} }: ShoeOverlayPr
         <BreakoverLine line={line} at={at} />
       </>
     );
-  const outer = roundTheToe(fit.outer);
-  const inner = roundTheToe(fit.inner);
-  const web = `${path(outer)} L${at(inner.at(-1) ?? [0, 0]).join(" ")} ${path([...inner].reverse()).replace(/^M/, "L")} Z`;
+  const { outside, holes } = fit.solid;
   return (
     <g className="shoe">
       {fit.pad && <path className="shoe-pad" d={`${path(fit.pad)} Z`} />}
-      <g className="shoe-body">
-        {fit.bars.map((bar, index) => (
-          <path key={index} className="shoe-web" d={path(bar, "closed")} />
-        ))}
-        <path className="shoe-web" d={web} />
-      </g>
-      {spec.crease === "creased" && SIDES.map((side) => <Crease key={side} fit={fit} side={side} at={at} />)}
-      {fit.roll > 0.5 && <RolledEdge fit={fit} at={at} />}
-      {clipPlaces(fit).map((clip) => {
-        const [cx, cy] = at(clip.at);
-        return <circle key={clip.side ?? "toe"} className="shoe-clip" cx={cx} cy={cy} r={3.4} />;
+      {fit.frogPad && <path className="shoe-frog-pad" d={path(fit.frogPad, "closed")} />}
+      {clipPlaces(fit).map((clip) => (
+        <path key={clip.name} className="shoe-clip" d={path(clipTab(clip), "closed")} />
+      ))}
+      <path
+        className="shoe-web"
+        fillRule="evenodd"
+        d={[outside, ...holes].map((ring) => path(ring, "closed")).join(" ")}
+      />
+      {spec.unloaded.map((sector) => (
+        <g key={sector} className="shoe-unloaded">
+          {sectorHatch(fit.outer, fit.inner, sector).map(([from, to], index) => {
+            const [[x1, y1], [x2, y2]] = [at(from), at(to)];
+            return <line key={index} {...{ x1, y1, x2, y2 }} />;
+          })}
+        </g>
+      ))}
+      {spec.crease === "creased" &&
+        SIDES.map((side) => {
+          const way = creaseOf(fit, side);
+          return way.length < 2 ? null : <path key={side} className="shoe-crease" d={path(way)} />;
+        })}
+      {WEAR_SECTORS.map((sector) => {
+        const edge = spec.edges[sector];
+        return edge === undefined ? null : (
+          <path
+            key={sector}
+            className={`shoe-edge shoe-edge-${edge.replace(" ", "-")}`}
+            d={path(sectorRun(edge === "safe inside" ? fit.inner : fit.outer, sector))}
+          />
+        );
       })}
+      {fit.roll > 0.5 && <RolledEdge fit={fit} at={at} />}
       {SIDES.map((side) =>
         fit.nails[side].map(({ x, y }, index) => {
           const [cx, cy] = at([x, y]);
@@ -75,7 +97,7 @@ function BreakoverLine({ line, at }: { line: readonly [Vector, Vector]; at: (poi
   return <line className="breakover-line" x1={x1} y1={y1} x2={x2} y2={y2} />;
 }
 
-/** The part of the toe that is rolled: the web's outer edge from crossing to crossing. */
+/** The part of the toe that is eased, rolled or rockered: the web's outer edge from crossing to crossing. */
 function RolledEdge({ fit, at }: { fit: Fit; at: (point: Vector) => Vector }) {
   const rolled = roundTheToe(fit.outer).filter(
     ([x, y]) => y > fit.line.at[1] + (x * fit.line.along[1]) / fit.line.along[0],
@@ -83,10 +105,4 @@ function RolledEdge({ fit, at }: { fit: Fit; at: (point: Vector) => Vector }) {
   return rolled.length < 2 ? null : (
     <path className="shoe-rolled" d={pathThrough(rolled.map(at), "smooth")} />
   );
-}
-
-/** The crease runs through the holes, a little beyond the first and the last. */
-function Crease({ fit, side, at }: { fit: Fit; side: Side; at: (point: Vector) => Vector }) {
-  const nails = fit.nails[side].map(({ x, y }): Vector => [x, y]);
-  return nails.length < 2 ? null : <path className="shoe-crease" d={pathThrough(nails.map(at), "smooth")} />;
 }

@@ -5,6 +5,7 @@ import { eachSide } from "../foot/parametric/parameters";
 import { ok, type Result } from "../result";
 import type { Fit } from "../shoe/fit";
 import { clipPlaces } from "../shoe/clips";
+import { PAST_NAIL_MM } from "../shoe/crease";
 import { inwardsOf, widestYOf } from "../shoe/outline";
 import { outlineParts, type OutlineParts } from "./outlineParts";
 import { centreLineOf, type Allowances, type CentreLine, type Stock } from "./stock";
@@ -51,9 +52,6 @@ export interface Bar {
 /** A bar of `length` mm from its centre mark: what rounding up has added goes to both branches alike. */
 export const markOf = ({ fromMark, total }: Stock, length: number): Record<Side, number> =>
   eachSide((side) => fromMark[side] + (length - total) / 2);
-
-/** A crease runs this far past its first and last nail, mm. Assumption. */
-export const PAST_NAIL_MM = 8;
 
 /**
  * The marks of a fitted shoe on its straight bar of `length` mm, put on before any heat: places on the finished centre

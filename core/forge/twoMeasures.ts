@@ -1,11 +1,13 @@
+import { hornOf } from "../foot/horn";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import { corYOf, eachSide, sizeFactor, wallThickness } from "../foot/parametric/parameters";
 import type { Side } from "../foot/limb";
 import type { SolarPoint } from "../geometry/vector";
-import { fitShoe, FRONT_FULLNESS_MM, LEAST_ROLL_MM, NO_SETTING, type Fit, type ShodFoot } from "../shoe/fit";
+import { fitShoe, leastRoll, type Fit } from "../shoe/fit";
+import { NO_SETTING, type ShodFoot } from "../shoe/fitQuestion";
 import { outlineThrough, type OutlineKnots } from "../shoe/outline";
-import type { Specification } from "../shoe/specification";
+import { FRONT_FULLNESS_MM, type Specification } from "../shoe/specification";
 
 /** A shoe that is asked for by two measures and what it is to be, with no foot in the records. */
 export interface TwoMeasures {
@@ -48,7 +50,9 @@ export function fitTwoMeasures({ end, width, length, spec }: TwoMeasures): Fit {
     k,
     trueApex: 88 * k,
     frogHalf: 24 * k,
-    wall: eachWall(wall, byX),
+    frogWideY: 20 * k,
+    horn: { toe: hornOfWall(wall.toe * byX), quarter: hornOfWall(wall.quarter * byX) },
+    fore: end === "fore",
   };
   const sides = eachSide((side: Side) => (side === "medial" ? spec.fullMedial : spec.fullLateral));
   return fitShoe({
@@ -61,12 +65,9 @@ export function fitTwoMeasures({ end, width, length, spec }: TwoMeasures): Fit {
       fullLateral: Math.min(sides.lateral, FRONT_FULLNESS_MM),
     },
     setting: NO_SETTING,
-    breakover: { fromToe: LEAST_ROLL_MM[spec.toe], direction: 0 },
+    breakover: { fromToe: leastRoll(spec), direction: 0 },
     skip: [],
   });
 }
 
-const eachWall = ({ toe, quarter }: { toe: number; quarter: number }, by: number) => ({
-  toe: toe * by,
-  quarter: quarter * by,
-});
+const hornOfWall = (thickness: number): number => hornOf({ thickness }) ?? thickness;

@@ -53,6 +53,7 @@ export const horseSchema = z.strictObject({
       goes: z.array(z.enum(GOES)),
       conditions: z.array(z.enum(CONDITIONS)),
       growsMoreThanItWears: z.boolean().optional(),
+      longPasterns: z.boolean().optional(),
     })
     .optional(),
   prescription: prescriptionSchema.optional(),

@@ -9,6 +9,42 @@ export interface Migration {
   tables: Partial<Record<TableName, (row: Record<string, unknown>) => Record<string, unknown>>>;
 }
 
+type OldRow = Record<string, unknown>;
+
+/** A toe was one word: a square one was drawn set under, the others are done to a round toe's ground edge. */
+function toeAt9({ toe, ...row }: OldRow): OldRow {
+  if (toe === undefined) return row;
+  return toe === "square" ? { ...row, toe: "square set under" } : { ...row, toe: "round", toeEdge: toe };
+}
+
+/** A specification of version 8 in the words of version 9: what was drawn is drawn again. */
+function specAt9({ heels, clips, studs, extraSide, extraWeb, ...row }: OldRow): OldRow {
+  const [medial, lateral] = [extraSide === "medial" ? extraWeb : 0, extraSide === "lateral" ? extraWeb : 0];
+  const end = heels === "open" ? "open" : "plain";
+  return {
+    toeEdge: "plain",
+    ...toeAt9(row),
+    endMedial: end,
+    endLateral: end,
+    fullToeMedial: 0.5,
+    fullToeLateral: 0.5,
+    turn: 0,
+    widerMedial: medial,
+    widerLateral: lateral,
+    outMedial: medial,
+    outLateral: lateral,
+    changeFrom: "toe quarter",
+    edges: heels === "safe inner edge" ? { quarterMedial: "safe inside", heelMedial: "safe inside" } : {},
+    unloaded: [],
+    clips: clips === "toe" ? ["toe"] : clips === "side" ? ["side medial", "side lateral"] : [],
+    nailMetal: "steel",
+    studsGood: studs,
+    studsWet: studs,
+    riveted: row["pad"] !== "none",
+    packed: "bedded",
+  };
+}
+
 /** In rising order, without gaps, from version 2 on. */
 export const MIGRATIONS: readonly Migration[] = [
   {
@@ -87,6 +123,23 @@ export const MIGRATIONS: readonly Migration[] = [
     // are new; settings gain the order of the cut sheet and what the nippers leave.
     to: 8,
     tables: { settings: (row) => ({ sheet: { order: "heels first", raspMm: 1.5 }, ...row }) },
+  },
+  {
+    // A shoe that says it all: shape of the toe apart from its edge, each branch its own, clips by place, studs by ground.
+    to: 9,
+    tables: {
+      shoes: ({ spec, ...row }) => ({ ...row, ...(spec !== undefined && { spec: specAt9(spec as OldRow) }) }),
+      forgings: ({ measures, ...row }) => ({
+        ...row,
+        ...(measures !== undefined && {
+          measures: { ...(measures as OldRow), spec: specAt9((measures as OldRow)["spec"] as OldRow) },
+        }),
+      }),
+      horses: ({ prescription, ...row }) => ({
+        ...row,
+        ...(prescription !== undefined && { prescription: toeAt9(prescription as OldRow) }),
+      }),
+    },
   },
 ];
 

@@ -16,6 +16,7 @@ export type Quantity =
   | "km/h"
   | "°C"
   | "px"
+  | "g"
   | "place"
   | "count";
 
@@ -37,6 +38,9 @@ const PLACES: readonly (readonly [path: string, quantity: Quantity])[] = [
   ["*.raise.degrees", "deg"],
   ["*.raise.cycles", "count"],
   ["*.raiseDeg", "deg"],
+  ["*.sideWedge.degrees", "deg"],
+  ["*.spec.turn", "deg"],
+  ["sizes.grams", "g"],
   ["*.nailsMedial", "count"],
   ["*.nailsLateral", "count"],
   ["shoes.setting.turn", "deg"],
@@ -44,6 +48,7 @@ const PLACES: readonly (readonly [path: string, quantity: Quantity])[] = [
   ["shoes.breakover.direction", "deg"],
   ["shoes.breakover.levelLine", "deg"],
   ["shoes.compound.minutesAt20", "minutes"],
+  ["shoes.compound.bearsAt20", "minutes"],
   ["shoes.compound.celsius", "°C"],
   ["shoes.skip.*", "ratio"],
   ["watchings.leaves", "deg"],

@@ -8,7 +8,8 @@ import type { Forged } from "../forge/forgeRecord";
 import type { Settings } from "../record/settings";
 import type { NailSize } from "../shoe/nails";
 import { nailTable } from "../shoe/nailTable";
-import { specInWords, type HeadPattern, type Specification } from "../shoe/specification";
+import { type HeadPattern, type Specification } from "../shoe/specification";
+import { specInWords } from "../shoe/specWords";
 import type { Wording } from "../foot/wording";
 
 /** What goes into the van for a day. Lengths mm. */
@@ -73,7 +74,9 @@ export function loadList(
       if (spec.pad !== "none") add(pads, spec.pad, 1);
       if (spec.packing !== "none") add(packings, spec.packing, 1);
       if (spec.traction === "road pins") add(studs, "road pins", 2);
-      if (spec.traction === "stud holes" && spec.studs !== "none") add(studs, `${spec.studs} studs`, 2);
+      if (spec.traction === "stud holes")
+        for (const stud of new Set([spec.studsGood, spec.studsWet]))
+          if (stud !== "none") add(studs, `${stud} studs`, 2);
     }
   }
   return {

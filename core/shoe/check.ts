@@ -1,3 +1,4 @@
+import type { WearSector } from "../foot/wear";
 import type { Wording } from "../foot/wording";
 import type { Footing } from "./facts";
 import type { PrescriptionAsks } from "./prescription";
@@ -20,6 +21,10 @@ export interface ShoeCheck {
 export interface CheckContext {
   footing: readonly Footing[];
   thinSole: boolean;
+  /** Places where the wall is to bear nothing. */
+  toRelieve?: readonly WearSector[] | undefined;
+  /** Wall that takes neither nail nor clip. */
+  unsoundWall?: readonly WearSector[] | undefined;
   prescription?: PrescriptionAsks | undefined;
   wording: Wording;
 }

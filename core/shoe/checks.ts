@@ -3,7 +3,17 @@ import type { Footing } from "./facts";
 import type { Fit } from "./fit";
 import { fitChecks } from "./fitChecks";
 import { SIDES } from "../foot/limb";
-import { fieldInWords, SPEC_NAMES, type Specification, type SpecField } from "./specification";
+import type { WearSector } from "../foot/wear";
+import { padUnderNail } from "./nailTable";
+import { EXAMPLE_NAILS } from "./nails";
+import {
+  SPEC_NAMES,
+  type ClipPlaceName,
+  type HeadPattern,
+  type Specification,
+  type SpecField,
+} from "./specification";
+import { fieldInWords } from "./specWords";
 
 /** A nail further behind the widest part than this is behind it, mm: less is the hand. Assumption. */
 const BEHIND_MM = 2;
@@ -26,7 +36,9 @@ function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCh
     side,
     mm: question.foot.knots.wide[side][1] - Math.min(...nails[side].map(({ y }) => y)),
   })).reduce((a, b) => (b.mm > a.mm ? b : a));
-  const rest = [...find("close"), ...find("few"), ...find("no-room")];
+  const noWall = find("no-wall");
+  const moved = find("moved");
+  const rest = [...noWall, ...find("close"), ...find("few"), ...find("no-room")];
   const said = (list: typeof past) => list.map(({ message }) => wording.inOwnWords(message)).join(" ");
   const holes = [...nails.medial, ...nails.lateral];
   const coarse = holes.length > 0 ? Math.max(...holes.map(({ inset }) => inset)) : 0;
@@ -43,7 +55,7 @@ function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCh
           : little.length > 0
             ? said(little.slice(0, 1))
             : `Holes up to ${wording.cut(coarse)} in, ${wording.cut(spec.width - coarse)} of web inside them.`,
-      mend: "A wider web, or punched finer where the wall is thinner.",
+      mend: "A web about twice the horn, or punched finer where the wall is thinner.",
     },
     {
       id: "behind",
@@ -62,13 +74,16 @@ function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCh
       id: "stations",
       about: "nails",
       ok: rest.length === 0,
-      impossible: false,
+      impossible: noWall.length > 0,
       name: "Nail places",
       text:
-        rest.length === 0
-          ? `${nails.medial.length + nails.lateral.length} nails, evenly along the edge.`
-          : said(rest),
-      mend: "Fewer nails, clips or a bar to carry the hold.",
+        rest.length > 0
+          ? said(rest)
+          : `${holes.length} nails, ${moved.length === 0 ? "evenly along the edge" : "where the wall is sound"}.${moved.length > 0 ? ` ${said(moved)}` : ""}`,
+      mend:
+        noWall.length > 0
+          ? `Ask for ${SIDES.map((side) => `${nails[side].length} ${wording.side(side)}`).join(" and ")}, with a clip, a bar or glue for what they do not hold.`
+          : "Fewer nails, clips or a bar to carry the hold.",
     },
   ];
 }
@@ -97,9 +112,25 @@ function specChecks(fit: Fit, context: CheckContext): ShoeCheck[] {
       impossible: false,
       name: "Egg bar and ground",
       text: firm
-        ? "On firm ground an egg bar is a lever behind the foot and relieves nothing; its effect shows on soft ground only."
-        : "Soft ground: it stops the heel sinking. On firm ground it is a lever behind the foot.",
+        ? "On firm ground it changes the support and not the posture, and is a lever behind the foot at landing. A model, not a measurement."
+        : "Soft ground: it stops the heel sinking, and the heel’s load on the hoof side rises. On firm ground it is a lever behind the foot. A model, not a measurement.",
       mend: "Straight bar, or frog support.",
+    });
+  if (spec.pad !== "none" || spec.raise || spec.sideWedge) list.push(...padChecks(fit, context));
+  const torn = spec.clips.filter((clip) => clipWall(clip).some((one) => context.unsoundWall?.includes(one)));
+  if (spec.clips.length > 0)
+    list.push({
+      id: "clips",
+      about: "specification",
+      ok: torn.length === 0,
+      impossible: torn.length > 0,
+      name: "Clips on sound wall",
+      text: context.wording.inOwnWords(
+        torn.length === 0
+          ? "Each clip has wall to lie against."
+          : `No wall holds a clip here: ${torn.join(", ")}.`,
+      ),
+      mend: "A clip where the wall is sound, or a bar to carry the hold.",
     });
   if (spec.raise)
     list.push({
@@ -117,10 +148,70 @@ function specChecks(fit: Fit, context: CheckContext): ShoeCheck[] {
   return [...list, ...prescriptionChecks(spec, context)];
 }
 
+/** The wall that a clip lies against. */
+function clipWall(clip: ClipPlaceName): WearSector[] {
+  const [kind, side] = clip.split(" ");
+  if (!side) return ["toe"];
+  return [
+    `${kind === "side" ? "toeQuarter" : "quarter"}${side === "medial" ? "Medial" : "Lateral"}` as WearSector,
+  ];
+}
+
+/** Of a nail's length so much goes through the wall and is wrung off, mm: the rest reaches through steel and pad. */
+const IN_WALL_MM = 30;
+const mostUnderWall = (pattern: HeadPattern): number =>
+  Math.max(...EXAMPLE_NAILS.filter((nail) => nail.pattern === pattern).map(({ lengthMm }) => lengthMm)) -
+  IN_WALL_MM;
+
+/** Pads and wedges: a nail has to reach through them, and side wedges are asked first. */
+function padChecks(fit: Fit, { wording }: CheckContext): ShoeCheck[] {
+  const { spec } = fit.question;
+  const under = spec.thickness + padUnderNail(fit);
+  const most = mostUnderWall(spec.pattern);
+  const wedgeAndPad = spec.raise !== undefined && spec.pad !== "none" && spec.pad !== "wedge";
+  const checks: ShoeCheck[] = [
+    {
+      id: "pad-nails",
+      about: "specification",
+      ok: under <= most,
+      impossible: under > most,
+      name: "Nails reach through",
+      text:
+        under > most
+          ? `${wording.cut(under)} of steel${wedgeAndPad ? ", pad and wedge" : " and pad"} lie under the wall: no nail with a ${spec.pattern} head reaches through.`
+          : `${wording.cut(under)} of steel and pad under the wall.`,
+      mend: "Less raise, a thinner pad, or the raise in the shoe itself.",
+    },
+  ];
+  if (spec.packing === "setting compound" && spec.packed === "injected" && !spec.riveted)
+    checks.push({
+      id: "riveted",
+      about: "specification",
+      ok: false,
+      impossible: false,
+      name: "Pad riveted",
+      text: "Compound is injected under a pad that is riveted: a loose one is pushed off its place.",
+      mend: "Rivet the pad, or bed the compound before nailing.",
+    });
+  if (spec.sideWedge)
+    checks.push({
+      id: "side-wedge",
+      about: "specification",
+      ok: false,
+      impossible: false,
+      name: "Can the trim do it?",
+      text: wording.inOwnWords(
+        `A wedge of ${wording.angle(spec.sideWedge.degrees)} under the ${spec.sideWedge.side} side: what is lifted there is pressed there.`,
+      ),
+      mend: "Trim that side first; keep the wedge with a line of why it cannot.",
+    });
+  return checks;
+}
+
 /** Field by field against what the vet prescribed. */
 function prescriptionChecks(spec: Specification, { prescription, wording }: CheckContext): ShoeCheck[] {
   if (!prescription) return [];
-  const against = (["type", "toe", "support", "pad"] as const satisfies SpecField[]).filter(
+  const against = (["type", "toe", "toeEdge", "support", "pad"] as const satisfies SpecField[]).filter(
     (field) => prescription[field] !== undefined && prescription[field] !== spec[field],
   );
   const raise =

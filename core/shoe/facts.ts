@@ -1,4 +1,5 @@
 import type { Limb, Side } from "../foot/limb";
+import type { WearSector } from "../foot/wear";
 import type { AnimalKind } from "../foot/toeYardstick";
 import type { PrescriptionAsks } from "./prescription";
 
@@ -64,10 +65,23 @@ export interface ShoeingLife {
   conditions: readonly Condition[];
   /** Soles and growth let it go bare, by the user's own judgement. */
   growsMoreThanItWears?: boolean | undefined;
+  /** Pasterns that are long for its size, by eye. */
+  longPasterns?: boolean | undefined;
 }
 export const NO_LIFE: ShoeingLife = { work: [], footing: [], goes: [], conditions: [] };
 
-/** All that the rules of advice look at: the horse, this foot, and what a vet prescribed. */
+/** What stood out on one side last time, and how the foot landed then and lands now. */
+export interface LastOneSide {
+  side: Side;
+  mm: number;
+  landedThen?: Side | "level" | undefined;
+  landsNow?: Side | "level" | undefined;
+}
+
+/**
+ * All that the rules of advice look at: the horse, this foot, and what a vet prescribed. What was not measured or watched
+ * is missing: it is not taken as sound. mm and deg.
+ */
 export interface ShoeFacts extends ShoeingLife {
   limb: Limb;
   kind: AnimalKind;
@@ -80,19 +94,33 @@ export interface ShoeFacts extends ShoeingLife {
   /** Heel that is crushed, side or both. */
   crushed: readonly Side[];
   lowHeels: boolean;
-  bigFrog: boolean;
+  heelsRunForward: boolean;
+  /** Frog past the heels' plane, + = proud. */
+  frogProudMm?: number | undefined;
+  /** Hoof-pastern axis broken back by this much, after the trim. */
+  brokenBackDeg?: number | undefined;
+  /** A pastern flatter than an ordinary one; with long pasterns or sore heels it is a long sloping one. */
   slopingPastern: boolean;
   /** Side of a crack at a quarter. */
   crackAt?: Side | undefined;
-  thinSole: boolean;
+  /** By the depth of the sulcus beside the frog; missing where nobody measured it. */
+  thinSole?: boolean | undefined;
   poorWall: boolean;
   whiteLineSeparated: boolean;
-  heelsRunForward: boolean;
-  deviates: boolean;
+  /** Horn of the wall where it is thickest: its thickness less its white line. */
+  hornMm?: number | undefined;
+  /** Wall that takes neither nail nor clip. */
+  unsoundWall: readonly WearSector[];
+  /** How far the limb leans from upright, without sign. */
+  limbDeviationDeg?: number | undefined;
+  /** Half width of the side that is landed on less the other's, at the widest part. */
+  halfWidthMm?: number | undefined;
   toeDirection?: "toe-in" | "straight" | "toe-out" | undefined;
   base?: "narrow" | "under the limb" | "wide" | undefined;
-  /** Breakover wanted behind the toe, mm. */
+  /** Breakover wanted behind the toe, and turned towards lateral. */
   breakoverBack: number;
+  breakoverTurnDeg?: number | undefined;
+  lastOneSide?: LastOneSide | undefined;
   prescription?: (PrescriptionAsks & { by: string; until: string; says: string }) | undefined;
 }
 
@@ -107,13 +135,11 @@ export const factsOfLife = (
   keptBare: false,
   crushed: [],
   lowHeels: false,
-  bigFrog: false,
+  heelsRunForward: false,
   slopingPastern: false,
-  thinSole: false,
   poorWall: false,
   whiteLineSeparated: false,
-  heelsRunForward: false,
-  deviates: false,
+  unsoundWall: [],
   breakoverBack: 0,
 });
 

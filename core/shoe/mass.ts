@@ -1,4 +1,4 @@
-import type { Material, Specification } from "./specification";
+import { nailCount, type Material, type Specification } from "./specification";
 
 /** Density, g/cm3. Source: engineering tables. */
 export const DENSITY: Record<Material, number> = { steel: 7.85, aluminium: 2.7 };
@@ -31,11 +31,14 @@ const CONCAVE_PART = 0.85;
 const CREASE_MM = { width: 7, depthPart: 0.6, lengthPart: 0.55 };
 const HOLE_MM2 = 30;
 
-/** The mass of a specification, grams, from its centre line; 0 when bare. An estimate: pads and clips are left out. */
-export function specMass(spec: Specification, centreLineMm: number): number {
+/**
+ * The mass of a specification, grams, from the area of the shoe as it is seen from below and the length of its centre
+ * line; 0 when bare. An estimate: pads and clips are left out.
+ */
+export function specMass(spec: Specification, areaMm2: number, centreLineMm: number): number {
   if (spec.type === "bare") return 0;
   const grams = shoeMass({
-    centreLine: centreLineMm,
+    centreLine: areaMm2 / spec.width,
     section: { width: spec.width, thickness: spec.thickness },
     material: spec.material,
     ...(spec.crease === "creased" && {
@@ -45,7 +48,7 @@ export function specMass(spec: Specification, centreLineMm: number): number {
         length: CREASE_MM.lengthPart * centreLineMm,
       },
     }),
-    holes: { count: spec.nailsMedial + spec.nailsLateral, area: HOLE_MM2 },
+    holes: { count: nailCount(spec), area: HOLE_MM2 },
   });
   return spec.profile === "concave" ? grams * CONCAVE_PART : grams;
 }

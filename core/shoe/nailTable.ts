@@ -37,6 +37,9 @@ export interface NailTable {
 
 /** Thickness of a pad, mm. Assumption, from ordinary pads. */
 const PAD_MM = 5;
+/** What lies between shoe and wall at the nails, mm: a pad, and half of what is raised at the heel. */
+export const padUnderNail = ({ question: { spec }, raiseMm }: Pick<Fit, "question" | "raiseMm">): number =>
+  (spec.pad === "none" ? 0 : PAD_MM) + raiseMm / 2;
 /** A hole this far in from the edge is a coarse one, as a part of the web. Assumption. */
 const COARSE_PART = 0.45;
 
@@ -49,7 +52,7 @@ export function nailTable(fit: Fit, drawn: FootParameters, own: readonly NailSiz
     const widest = lengthDownTo(fit.outer[side], foot.knots.wide[side][1]);
     return fit.nails[side].map((nail, index): NailRow => {
       const part = widest > 0 ? nail.s / widest : 0;
-      const wall = foot.wall.toe + (foot.wall.quarter - foot.wall.toe) * Math.min(1, part);
+      const wall = foot.horn.toe + (foot.horn.quarter - foot.horn.toe) * Math.min(1, part);
       return {
         side,
         number: index + 1,
@@ -57,7 +60,7 @@ export function nailTable(fit: Fit, drawn: FootParameters, own: readonly NailSiz
         lean: nailLean(part, dorsal),
         needed: nailLengthNeeded({
           thickness: spec.thickness,
-          pad: spec.pad === "none" ? 0 : PAD_MM + fit.raiseMm / 2,
+          pad: padUnderNail(fit),
           exit,
           wallAngleDeg: wallAngleAt(part, dorsal),
           wall,

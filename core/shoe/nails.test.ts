@@ -1,5 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
+import { polylineLength } from "../geometry/polyline";
 import { distance, type SolarPoint } from "../geometry/vector";
 import { outlineThrough } from "./outline";
 import {
@@ -10,6 +11,7 @@ import {
   nailLengthNeeded,
   pickNail,
   placeNails,
+  type NailQuestion,
   toeQuarterYOf,
   WEB_INSIDE_MM,
 } from "./nails";
@@ -73,6 +75,67 @@ describe("placeNails", () => {
     expect(plan.lateral.length).toBeLessThan(3);
     expect(plan.lateral.every((nail) => all.lateral.some(({ s }) => s === nail.s))).toBe(true);
     expect(plan.warnings.some(({ code, side }) => code === "skipped" && side === "lateral")).toBe(true);
+  });
+
+  describe("where the wall is sound", () => {
+    const marked = (from: number, to: number) => [{ side: "lateral" as const, from, to }];
+    const moved = (skip: NailQuestion["skip"], perSide = 3) =>
+      placeNails({ ...question, skip, perSide, move: true });
+
+    test("a nail in marked wall goes to the nearest sound place, and it says how far and what that costs", () => {
+      const all = placeNails(question);
+      const { medial, lateral, warnings } = moved(marked(0.56, 0.7));
+      expect(medial).toEqual(all.medial);
+      expect(lateral).toHaveLength(3);
+      expect(lateral.some(({ moved: by }) => by !== undefined && by < 0)).toBe(true);
+      const said = warnings.filter(({ code }) => code === "moved").map(({ message }) => message);
+      expect(said[0]).toMatch(/^Nail \d of the lateral side is moved \d+ mm forward, into sound wall/);
+    });
+
+    test("ahead of the toe quarter only where nothing else is left, and then it is said", () => {
+      const { lateral, warnings } = moved(marked(0.4, 1));
+      expect(lateral.length).toBeGreaterThanOrEqual(2);
+      expect(warnings.some(({ message }) => message.includes("ahead of the toe quarter"))).toBe(true);
+    });
+
+    test("what finds no sound wall is said with what has to hold instead", () => {
+      const { lateral, warnings } = moved(marked(0, 1));
+      expect(lateral).toEqual([]);
+      expect(warnings.find(({ code }) => code === "no-wall")?.message).toBe(
+        "No nail finds sound wall on the lateral side: a clip there, a bar, or glue has to hold the rest.",
+      );
+    });
+
+    test("never in marked wall, never nearer than a nail may stand, never behind the widest part (property)", () => {
+      const part = fc.double({ min: 0, max: 1, noNaN: true });
+      const stretch = fc
+        .tuple(fc.constantFrom("medial" as const, "lateral" as const), part, part)
+        .map(([side, a, b]) => ({ side, from: Math.min(a, b), to: Math.max(a, b) }));
+      fc.assert(
+        fc.property(fc.array(stretch, { maxLength: 4 }), fc.integer({ min: 1, max: 5 }), (skip, perSide) => {
+          const plan = moved(skip, perSide);
+          for (const side of ["medial", "lateral"] as const) {
+            const whole = polylineLength(question.outline[side]);
+            const usual = placeNails({ ...question, perSide })[side];
+            plan[side].forEach(({ s, y }, index) => {
+              for (const one of skip)
+                if (one.side === side) expect(s / whole >= one.from && s / whole <= one.to).toBe(false);
+              expect(y).toBeGreaterThan(question.widestY - 2);
+              const before = plan[side][index - 1];
+              const pitch = (usual[1]?.s ?? 99) - (usual[0]?.s ?? 0);
+              if (before) expect(s - before.s).toBeGreaterThanOrEqual(Math.min(12, pitch) - 1e-6);
+            });
+            expect(plan[side].length).toBeLessThanOrEqual(perSide);
+            // Fewer than were asked for is always said.
+            if (plan[side].length < perSide)
+              expect(plan.warnings.some(({ code, side: at }) => at === side && code === "no-wall")).toBe(
+                true,
+              );
+          }
+        }),
+        { numRuns: 200, seed: 3 },
+      );
+    });
   });
 
   test("on any outline a hole lies its inset inside the edge, and none behind the widest part", () => {
@@ -142,8 +205,8 @@ describe("a nail by itself", () => {
     );
   });
 
-  test("comes out 17.5 mm up, or at a third of a short wall", () => {
-    expect(exitHeight(90)).toBe(17.5);
+  test("comes out 16.5 mm up, or at a third of a short wall", () => {
+    expect(exitHeight(90)).toBe(16.5);
     expect(exitHeight(45)).toBe(15);
   });
 
@@ -163,7 +226,10 @@ describe("a nail by itself", () => {
 
   test.each([
     [[16, 17, 18], 90, [true, true, true]],
+    [[13, 17], 90, [true, true, true]],
     [[12, 17], 90, [false, true, true]],
+    // A third of a low wall is 12 mm: lower exits are right there.
+    [[10, 12], 36, [true, true, true]],
     [[15, 20], 54, [true, false, true]],
     [[15, 21.5], 90, [false, true, false]],
   ])(

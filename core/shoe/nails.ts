@@ -20,12 +20,17 @@ export interface NailQuestion {
   /** y at which the toe quarters lie: where the first nails stand. */
   toeQuarterY?: number | undefined;
   perSide: number | Record<Side, number>;
-  /** Thickness of the wall at toe and quarter, mm. */
+  /** Horn of the wall at toe and quarter, mm: its thickness less the white line. */
   wall: { toe: number; quarter: number };
-  /** Shoe standing out beyond the wall, mm. */
+  /** Shoe standing out beyond the wall, mm: everywhere, or at a place. */
   fullness?: number | undefined;
+  fullnessAt?: ((side: Side, s: number) => number) | undefined;
   web: number;
+  /** Web at a place where it is not the same everywhere. */
+  webAt?: ((side: Side, s: number) => number) | undefined;
   skip?: readonly SkippedSector[] | undefined;
+  /** True where a nail that falls in a skipped stretch is moved to the nearest sound wall; else it is left out. */
+  move?: boolean | undefined;
 }
 
 export interface Nail {
@@ -36,10 +41,12 @@ export interface Nail {
   y: number;
   /** Middle of the hole in from the edge of the shoe, mm: 15 or more is coarse on an ordinary web. */
   inset: number;
+  /** Moved from where it would stand, mm along the edge: positive = back. */
+  moved?: number;
 }
 
 export interface NailWarning {
-  code: "past-web" | "little-web" | "skipped" | "few" | "close" | "no-room";
+  code: "past-web" | "little-web" | "skipped" | "moved" | "no-wall" | "few" | "close" | "no-room";
   side: Side;
   /** Number of the nail from the toe, 1 for the first. */
   nail?: number;
@@ -67,79 +74,169 @@ const TOE_QUARTER_PART = 0.6;
 export const toeQuarterYOf = (toeY: number, widestY: number): number =>
   widestY + TOE_QUARTER_PART * (toeY - widestY);
 
+/** Forward of the toe quarter a nail is moved no further than to this part of the way from the toe. Assumption. */
+const AHEAD_PART = 0.6;
+
+/** Stretches of a side that take a nail, mm from the toe, in order: `from` to `to` without what is skipped. */
+function soundStretches(
+  from: number,
+  to: number,
+  marked: readonly (readonly [number, number])[],
+): [number, number][] {
+  let free: [number, number][] = to >= from ? [[from, to]] : [];
+  for (const [a, b] of marked)
+    free = free.flatMap(([x, y]): [number, number][] =>
+      b < x || a > y
+        ? [[x, y]]
+        : [
+            ...(a > x ? [[x, a - HOLE_CLEAR_MM] as [number, number]] : []),
+            ...(b < y ? [[b + HOLE_CLEAR_MM, y] as [number, number]] : []),
+          ],
+    );
+  return free.filter(([x, y]) => y >= x);
+}
+/** A hole stays this far from marked wall, mm: about half a nail. */
+const HOLE_CLEAR_MM = 2;
+/** Steps in which places are tried, mm. */
+const TRIED_EVERY_MM = 1;
+
+/**
+ * The places nearest to `wanted`, in order, that lie in `free` and no nearer to each other than a nail may stand; as many
+ * of them as find room. By trying every millimetre: the least sum of moves.
+ */
+function nearestPlaces(wanted: readonly number[], free: readonly (readonly [number, number])[]): number[] {
+  const grid = free.flatMap(([from, to]) => {
+    const steps = Math.floor((to - from) / TRIED_EVERY_MM);
+    const places = Array.from({ length: steps + 1 }, (_, index) => from + index * TRIED_EVERY_MM);
+    return [...places, to, ...wanted.filter((s) => s >= from && s <= to)];
+  });
+  const places = [...new Set(grid)].sort((a, b) => a - b);
+  for (let count = wanted.length; count > 0; count--) {
+    const aims = count === wanted.length ? wanted : wanted.filter((_, index) => index < count);
+    // best[i]: least cost with the nail that is looked at on place i, and the places before it.
+    let best = places.map((s) => ({ cost: Math.abs(s - (aims[0] ?? 0)), at: [s] }));
+    for (const aim of aims.slice(1)) {
+      let [before, ahead] = [undefined as (typeof best)[number] | undefined, 0];
+      best = places.map((s) => {
+        while (ahead < places.length && (places[ahead] ?? 0) <= s - LEAST_PITCH_MM) {
+          const one = best[ahead];
+          if (one && (!before || one.cost < before.cost)) before = one;
+          ahead += 1;
+        }
+        return before
+          ? { cost: before.cost + Math.abs(s - aim), at: [...before.at, s] }
+          : { cost: Number.POSITIVE_INFINITY, at: [] };
+      });
+    }
+    const found = best.reduce((a, b) => (b.cost < a.cost ? b : a), {
+      cost: Number.POSITIVE_INFINITY,
+      at: [] as number[],
+    });
+    if (Number.isFinite(found.cost)) return found.at;
+  }
+  return [];
+}
+
 /**
  * Places of the nails on each side: the first at the toe quarter, the last at the widest part, the inner one 5 mm ahead
  * of it, the rest evenly between along the edge. A single nail stands half way. A nail that falls in a skipped sector is
- * left out, not moved: what it held is carried by a clip or a bar. The hole stands over the outer edge of the white
- * line: fullness plus wall thickness in from the edge, and has to leave 4 mm of web inside it.
+ * left out, or with `move` put into the nearest sound wall, ahead of the toe quarter at need and never behind the widest
+ * part; what finds no sound wall is said, with what has to hold instead. The hole stands over the outer edge of the white
+ * line: what the shoe stands out and the horn in from its edge, and has to leave 4 mm of web inside it.
  *
  * Source: trade practice.
  */
 export function placeNails(question: NailQuestion): NailPlan {
-  const { outline, widestY, wall, fullness = 0, web, skip = [] } = question;
+  const { outline, widestY, wall, fullness = 0, skip = [] } = question;
   const warnings: NailWarning[] = [];
   const nails = eachSide((side): Nail[] => {
+    const warn = (code: NailWarning["code"], message: string, nail?: number) =>
+      warnings.push({ code, side, message, ...(nail !== undefined && { nail }) });
     const line = outline[side];
     const count = typeof question.perSide === "number" ? question.perSide : question.perSide[side];
     const whole = polylineLength(line);
-    const toeY = line[0]?.[1] ?? 0;
-    const quarterY = question.toeQuarterY ?? toeQuarterYOf(toeY, widestY);
+    const quarterY = question.toeQuarterY ?? toeQuarterYOf(line[0]?.[1] ?? 0, widestY);
     const widest = lengthDownTo(line, widestY);
     const first = lengthDownTo(line, quarterY);
     const last = side === "medial" ? lengthDownTo(line, widestY + INNER_AHEAD_MM) : widest;
     const pitch = count > 1 ? (last - first) / (count - 1) : 0;
     if (count > 1 && pitch <= 0)
-      warnings.push({
-        code: "no-room",
-        side,
-        message: `There is no room for nails on the ${side} side between toe quarter and widest part.`,
-      });
+      warn("no-room", `There is no room for nails on the ${side} side between toe quarter and widest part.`);
     else if (count > 1 && pitch < LEAST_PITCH_MM)
-      warnings.push({
-        code: "close",
-        side,
-        message: `${count} nails on the ${side} side stand ${pitch.toFixed(1)} mm apart; nearer than ${LEAST_PITCH_MM} mm splits the wall.`,
-      });
+      warn(
+        "close",
+        `${count} nails on the ${side} side stand ${pitch.toFixed(1)} mm apart; nearer than ${LEAST_PITCH_MM} mm splits the wall.`,
+      );
     const stations = Array.from({ length: pitch < 0 ? 0 : count }, (_, index) =>
       count === 1 ? (first + last) / 2 : first + index * pitch,
     );
-    const placed = stations.flatMap((s, index): Nail[] => {
-      const part = whole > 0 ? s / whole : 0;
-      if (skip.some((one) => one.side === side && part >= one.from && part <= one.to)) {
-        warnings.push({
-          code: "skipped",
-          side,
-          nail: index + 1,
-          message: `Nail ${index + 1} of the ${side} side is left out: the wall there is marked.`,
-        });
-        return [];
-      }
-      const thickness = wall.toe + (wall.quarter - wall.toe) * Math.min(1, widest > 0 ? s / widest : 0);
-      const inset = fullness + thickness;
+    const marked = skip
+      .filter((one) => one.side === side)
+      .map(({ from, to }): readonly [number, number] => [from * whole, to * whole]);
+    const hit = (s: number) => marked.some(([from, to]) => s >= from && s <= to);
+    const nailAt = (s: number, number: number, moved?: number): Nail => {
+      const horn = wall.toe + (wall.quarter - wall.toe) * Math.min(1, widest > 0 ? s / widest : 0);
+      const inset = (question.fullnessAt?.(side, s) ?? fullness) + horn;
+      const web = question.webAt?.(side, s) ?? question.web;
       const edge = pointAlong(line, s);
       const inwards = inwardsOf(directionAlong(line, s, EVEN_OUT_MM), side);
       if (inset >= web)
-        warnings.push({
-          code: "past-web",
-          side,
-          nail: index + 1,
-          message: `Nail ${index + 1} of the ${side} side would stand ${inset.toFixed(1)} mm in, past the ${web.toFixed(1)} mm web: take a wider web.`,
-        });
+        warn(
+          "past-web",
+          `Nail ${number} of the ${side} side would stand ${inset.toFixed(1)} mm in, past the ${web.toFixed(1)} mm web: take a wider web.`,
+          number,
+        );
       else if (web - inset < WEB_INSIDE_MM)
-        warnings.push({
-          code: "little-web",
-          side,
-          nail: index + 1,
-          message: `Nail ${index + 1} of the ${side} side leaves ${(web - inset).toFixed(1)} mm of web inside it; ${WEB_INSIDE_MM} mm are wanted.`,
-        });
-      return [{ s, inset, x: edge.at[0] + inwards[0] * inset + 0, y: edge.at[1] + inwards[1] * inset + 0 }];
-    });
-    if (placed.length < 2)
-      warnings.push({
-        code: "few",
-        side,
-        message: `${placed.length === 0 ? "No nail" : "One nail"} on the ${side} side: clips or a bar have to carry the hold.`,
+        warn(
+          "little-web",
+          `Nail ${number} of the ${side} side leaves ${(web - inset).toFixed(1)} mm of web inside it; ${WEB_INSIDE_MM} mm are wanted.`,
+          number,
+        );
+      return {
+        s,
+        inset,
+        x: edge.at[0] + inwards[0] * inset + 0,
+        y: edge.at[1] + inwards[1] * inset + 0,
+        ...(moved !== undefined && { moved }),
+      };
+    };
+    let placed: Nail[];
+    if (!stations.some(hit)) placed = stations.map((s, index) => nailAt(s, index + 1));
+    else if (question.move) {
+      const usual = soundStretches(first, last, marked);
+      const room = usual.reduce((sum, [from, to]) => sum + 1 + Math.floor((to - from) / LEAST_PITCH_MM), 0);
+      const free = room >= count ? usual : soundStretches(first * AHEAD_PART, last, marked);
+      const found = nearestPlaces(stations, free);
+      placed = found.map((s, index) => {
+        const by = s - (stations[index] ?? s);
+        if (Math.abs(by) < TRIED_EVERY_MM) return nailAt(s, index + 1);
+        warn(
+          "moved",
+          `Nail ${index + 1} of the ${side} side is moved ${Math.abs(by).toFixed(0)} mm ${by < 0 ? "forward" : "back"}, into sound wall${s < first - TRIED_EVERY_MM ? ": ahead of the toe quarter, where the wall turns" : ""}.`,
+          index + 1,
+        );
+        return nailAt(s, index + 1, by);
       });
+      if (found.length < count)
+        warn(
+          "no-wall",
+          `${found.length === 0 ? "No nail finds" : `${found.length} of ${count} nails ${found.length === 1 ? "finds" : "find"}`} sound wall on the ${side} side: a clip there, a bar, or glue has to hold the rest.`,
+        );
+    } else
+      placed = stations.flatMap((s, index): Nail[] => {
+        if (!hit(s)) return [nailAt(s, index + 1)];
+        warn(
+          "skipped",
+          `Nail ${index + 1} of the ${side} side is left out: the wall there is marked.`,
+          index + 1,
+        );
+        return [];
+      });
+    if (placed.length < 2)
+      warn(
+        "few",
+        `${placed.length === 0 ? "No nail" : "One nail"} on the ${side} side: clips or a bar have to carry the hold.`,
+      );
     return placed;
   });
   return { ...nails, warnings };
@@ -157,7 +254,9 @@ export const nailLean = (partToWidest: number, dorsalAngleDeg: number): number =
   90 - wallAngleAt(partToWidest, dorsalAngleDeg);
 
 /** Nails come out this high above the shoe, mm, and no higher than a third of the wall. Source: trade practice. */
-export const EXIT_MM = { from: 15, to: 20 };
+export const EXIT_MM = { from: 13, to: 20 };
+/** On a low wall they may come out lower: at this part of its third. Assumption. */
+const LOW_WALL_PART = 0.8;
 export const exitHeight = (wallLengthMm: number): number =>
   Math.max(0, Math.min((EXIT_MM.from + EXIT_MM.to) / 2, wallLengthMm / 3));
 
@@ -228,15 +327,17 @@ export interface ClenchCheck {
 /** Exits further apart than this are not even, mm. Assumption. */
 const EVEN_WITHIN_MM = 5;
 
-/** What the measured exits say: height within 15 to 20 mm, a third of the wall at most, even. Empty without any. */
+/** What the measured exits say: height within 13 to 20 mm, a third of the wall at most, even. Empty without any. */
 export function clenchChecks(exits: readonly number[], wallLengthMm: number): ClenchCheck[] {
   if (exits.length === 0) return [];
   const [low, high] = [Math.min(...exits), Math.max(...exits)];
   const third = wallLengthMm / 3;
+  const from = Math.min(EXIT_MM.from, Math.round(LOW_WALL_PART * third));
+  const to = Math.min(EXIT_MM.to, Math.round(third));
   return [
     {
-      ok: low >= EXIT_MM.from && high <= EXIT_MM.to,
-      text: `Exits ${low} to ${high} mm above the shoe; ${EXIT_MM.from} to ${EXIT_MM.to} are wanted.`,
+      ok: low >= from && high <= EXIT_MM.to,
+      text: `Exits ${low} to ${high} mm above the shoe; ${from} to ${to} are wanted.`,
     },
     {
       ok: high <= third,

@@ -4,6 +4,7 @@ import type { Specification } from "./specification";
 export interface PrescriptionAsks {
   type?: Specification["type"] | undefined;
   toe?: Specification["toe"] | undefined;
+  toeEdge?: Specification["toeEdge"] | undefined;
   support?: Specification["support"] | undefined;
   pad?: Specification["pad"] | undefined;
   raiseDeg?: number | undefined;

@@ -16,7 +16,7 @@ import { blankVisit, type Visit } from "../record/visit";
 import type { WatchingRecord } from "../gait/watchingRecord";
 import { wordingFor } from "../foot/wording";
 import { ordinaryShoe } from "./specification";
-import { fitChoice, NO_CHOICE, shoeFactsOf, visitShoe } from "../visit/visitShoe";
+import { fitChoice, NO_CHOICE, visitShoe } from "../visit/visitShoe";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "medial-lateral", leftRight: "left-right" });
 const visit: Visit = { id: "v", horseId: "h", date: "2026-11-23", status: "open", ...blankVisit() };
@@ -88,7 +88,7 @@ describe("the foot that a shoe goes on", () => {
     const { foot: plain } = known({ readings: [reading()] }).shoe.toShoe;
     expect(flared.undistorted).toBe(true);
     expect(plain.knots.toe[1] - flared.knots.toe[1]).toBeGreaterThan(4);
-    expect(flared.wall.toe).toBeLessThan(16);
+    expect(flared.horn.toe).toBeLessThan(16);
   });
 
   test("cuts that were noted bring toe and heels back; the widest part keeps its place", () => {
@@ -140,14 +140,13 @@ describe("what the adviser is told", () => {
     expect([at(52, 60), at(-52, 60), at(4, 118)]).toEqual(["lateral", "medial", undefined]);
   });
 
-  test("crushed heels by side, a separated white line, a cavity, a stretched frog", () => {
+  test("crushed heels by side, a separated white line, a cavity", () => {
     const { facts } = known({
       looks: [
         look({
           a: { kind: "crushed heel", at: [-40, 6], note: "" },
           b: { kind: "white line", at: [0, 110], note: "" },
           c: { kind: "cavity", at: [30, 90], note: "" },
-          d: { kind: "stretched frog", at: [0, 60], note: "" },
         }),
       ],
     });
@@ -155,8 +154,14 @@ describe("what the adviser is told", () => {
       crushed: ["medial"],
       whiteLineSeparated: true,
       poorWall: true,
-      bigFrog: true,
     });
+  });
+
+  test("a frog hangs by its height against the heels, never by its length or width", () => {
+    const stretched = known({ looks: [look({ d: { kind: "stretched frog", at: [0, 60], note: "" } })] });
+    expect(stretched.facts.frogProudMm).toBeUndefined();
+    const measured = known({ readings: [reading({ frogProudMm: 9 })] });
+    expect(measured.facts.frogProudMm).toBe(9);
   });
 
   test("underrun heels, a thin sole and a sloping pastern from their numbers", () => {
@@ -170,11 +175,10 @@ describe("what the adviser is told", () => {
       ],
     });
     expect(facts).toMatchObject({ lowHeels: true, thinSole: true, slopingPastern: true });
-    expect(known({ readings: [reading()] }).facts).toMatchObject({
-      lowHeels: false,
-      thinSole: false,
-      slopingPastern: false,
-    });
+    const unmeasured = known({ readings: [reading()] }).facts;
+    expect(unmeasured).toMatchObject({ lowHeels: false, slopingPastern: false });
+    // What nobody measured is not sound.
+    expect(unmeasured.thinSole).toBeUndefined();
   });
 
   test("where it was seen to land and what its shoe was worn on", () => {
@@ -205,8 +209,6 @@ describe("what the adviser is told", () => {
   test("a foot that is kept bare is told as such", () => {
     expect(known({}, { ...horse, finish: "trim" }).facts.keptBare).toBe(true);
     expect(known({}).facts.keptBare).toBe(false);
-    const { feet, shoe } = known({});
-    expect(shoeFactsOf({ horse, visit, foot: feet.LF, facts: shoe.facts }, 7).breakoverBack).toBe(7);
   });
 });
 
@@ -215,8 +217,8 @@ describe("a choice on this foot", () => {
   const spec = ordinaryShoe("LF", 520);
 
   test("the breakover is the lens's, the hand's where it put it, and at least what an eased toe takes", () => {
-    const at = (breakover: typeof NO_CHOICE.breakover, toe: typeof spec.toe = "plain") =>
-      fitChoice(shoe, { ...NO_CHOICE, breakover }, { ...spec, toe }, wording).fromToe;
+    const at = (breakover: typeof NO_CHOICE.breakover, toeEdge: typeof spec.toeEdge = "plain") =>
+      fitChoice(shoe, { ...NO_CHOICE, breakover }, { ...spec, toeEdge }, wording).fromToe;
     expect(at({})).toBe(shoe.breakover.chosen.fromToe);
     expect(at({ lens: "coffinTip" })).toBe(shoe.breakover.fromToe.coffinTip);
     expect(at({ lens: "coffinTip", fromToe: 4 })).toBe(4);

@@ -1,5 +1,6 @@
 import type { FootFacts } from "../foot/findings/facts";
-import { SIDES, type Side } from "../foot/limb";
+import { hornOf } from "../foot/horn";
+import { isFore, SIDES, type Side } from "../foot/limb";
 import { cutFoot } from "../foot/parametric/cut";
 import { sideFigure } from "../foot/parametric/figure";
 import {
@@ -17,7 +18,7 @@ import { filledMarks } from "../foot/parametric/surveyedOutline";
 import { interpolate } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 import { NO_CUT, type Cuts } from "../foot/parametric/predict";
-import type { ShodFoot } from "./fit";
+import type { ShodFoot } from "./fitQuestion";
 import { outlineThrough, sidesOf, widestYOf, type OutlineKnots } from "./outline";
 
 /** The foot that a shoe goes on: trimmed, with the place of its pastern line and what of it was measured. */
@@ -84,7 +85,7 @@ export function footToShoe(
   const sides = shape && sidesOf(shape.outline);
   const own = sides && eachSide((side) => sides[side].map(moved(side)));
   const usual = wallThickness(before);
-  const quarters = [walls.quarterMedial?.thickness, walls.quarterLateral?.thickness].filter(
+  const quarters = [hornOf(walls.quarterMedial), hornOf(walls.quarterLateral)].filter(
     (mm) => mm !== undefined,
   );
   const tip = survey.coffinTip;
@@ -105,11 +106,22 @@ export function footToShoe(
       k: survey.k ?? sizeFactor(before),
       trueApex: survey.trueApex ?? 2 * filled.sulcusFront[1],
       frogHalf: (filled.frogLateral[0] - filled.frogMedial[0]) / 2,
-      wall: {
-        toe: Math.min(walls.toe?.thickness ?? usual.toe, shape?.evenWallMm ?? Number.POSITIVE_INFINITY),
+      frogWideY: (filled.frogLateral[1] + filled.frogMedial[1]) / 2,
+      horn: {
+        toe:
+          hornOf({
+            ...walls.toe,
+            thickness: Math.min(
+              walls.toe?.thickness ?? usual.toe,
+              shape?.evenWallMm ?? Number.POSITIVE_INFINITY,
+            ),
+          }) ?? 0,
         quarter:
-          quarters.length > 0 ? quarters.reduce((sum, mm) => sum + mm, 0) / quarters.length : usual.quarter,
+          quarters.length > 0
+            ? quarters.reduce((sum, mm) => sum + mm, 0) / quarters.length
+            : (hornOf({ thickness: usual.quarter }) ?? 0),
       },
+      fore: isFore(facts.limb),
     },
     marks: {
       ...marks,

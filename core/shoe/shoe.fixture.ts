@@ -2,7 +2,8 @@ import { ordinaryFoot } from "../foot/parametric/fit";
 import { soleLandmarks } from "../foot/parametric/landmarks";
 import { corYOf, sizeFactor, wallThickness } from "../foot/parametric/parameters";
 import { factsOfLife, type ShoeFacts } from "./facts";
-import { NO_SETTING, type FitQuestion, type ShodFoot } from "./fit";
+import { hornOf } from "../foot/horn";
+import { NO_SETTING, type FitQuestion, type ShodFoot } from "./fitQuestion";
 import { outlineThrough, type OutlineKnots } from "./outline";
 import { ordinaryShoe, type Specification } from "./specification";
 
@@ -34,8 +35,10 @@ export function shodFoot(limb: "LF" | "LH" = "LF", massKg = 520): ShodFoot {
     corY: corYOf(foot),
     k: sizeFactor(foot),
     trueApex: 88 * sizeFactor(foot),
-    frogHalf: 24,
-    wall: { toe: wall.toe, quarter: wall.quarter },
+    frogHalf: 24 * sizeFactor(foot),
+    frogWideY: 20 * sizeFactor(foot),
+    horn: { toe: hornOf({ thickness: wall.toe }) ?? 0, quarter: hornOf({ thickness: wall.quarter }) ?? 0 },
+    fore: limb === "LF",
   };
 }
 

@@ -7,18 +7,22 @@ import { NAIL_NOTES } from "./nails";
 import { PACKING_STEP_NAMES } from "./packing";
 import { PRINTS, SET_STEP_NAMES } from "./setSteps";
 import {
-  CLIPS,
+  BRANCH_ENDS,
+  CHANGES_FROM,
+  CLIP_PLACES,
   CREASES,
-  EXTRA_SIDES,
+  EDGES,
   HEAD_PATTERNS,
-  HEEL_FINISHES,
   HEEL_SUPPORTS,
   MATERIALS,
+  NAIL_METALS,
+  PACKING_WAYS,
   PACKINGS,
   PADS,
   PROFILES,
   SHOE_TYPES,
   STUDS,
+  TOE_EDGES,
   TOES,
   TRACTIONS,
 } from "./specification";
@@ -31,6 +35,13 @@ const branch = z
   .min(-25, { error: "More than 25 mm short is another shoe." })
   .max(40, { error: "Longer than 40 mm is not read." });
 const mm = (most: number) => z.number().min(0).max(most);
+/** Web of a branch beyond the bar's, mm; negative = drawn narrower. */
+const more = z
+  .number()
+  .min(-15, { error: "More than 15 mm narrower is another bar." })
+  .max(20, { error: "More than 20 mm wider is another bar." });
+
+const places = z.array(z.enum(WEAR_SECTORS)).max(WEAR_SECTORS.length);
 
 /** A whole specification of one shoe. */
 export const specificationSchema = z.strictObject({
@@ -47,28 +58,51 @@ export const specificationSchema = z.strictObject({
   crease: z.enum(CREASES),
   material: z.enum(MATERIALS),
   toe: z.enum(TOES),
+  toeEdge: z.enum(TOE_EDGES),
   support: z.enum(HEEL_SUPPORTS),
-  heels: z.enum(HEEL_FINISHES),
-  clips: z.enum(CLIPS),
-  traction: z.enum(TRACTIONS),
-  studs: z.enum(STUDS),
-  pad: z.enum(PADS),
-  packing: z.enum(PACKINGS),
-  extraSide: z.enum(EXTRA_SIDES),
-  extraWeb: mm(15),
+  endMedial: z.enum(BRANCH_ENDS),
+  endLateral: z.enum(BRANCH_ENDS),
+  fullToeMedial: mm(8),
+  fullToeLateral: mm(8),
   fullMedial: mm(15),
   fullLateral: mm(15),
   longerMedial: branch,
   longerLateral: branch,
+  turn: z
+    .number()
+    .min(-20, { error: "A shoe is turned by 20 degrees at most." })
+    .max(20, { error: "A shoe is turned by 20 degrees at most." }),
+  widerMedial: more,
+  widerLateral: more,
+  outMedial: mm(15),
+  outLateral: mm(15),
+  changeFrom: z.enum(CHANGES_FROM),
+  edges: z.partialRecord(z.enum(WEAR_SECTORS), z.enum(EDGES)),
+  unloaded: places,
+  clips: z.array(z.enum(CLIP_PLACES)).max(CLIP_PLACES.length),
   nailsMedial: z.int().min(0).max(6),
   nailsLateral: z.int().min(0).max(6),
   pattern: z.enum(HEAD_PATTERNS),
+  nailMetal: z.enum(NAIL_METALS),
+  traction: z.enum(TRACTIONS),
+  studsGood: z.enum(STUDS),
+  studsWet: z.enum(STUDS),
   relief: z.boolean(),
+  pad: z.enum(PADS),
+  riveted: z.boolean(),
+  packing: z.enum(PACKINGS),
+  packed: z.enum(PACKING_WAYS),
   raise: z
     .strictObject({
       degrees: z.number().min(0.5).max(20),
       cycles: z.int().min(1).max(12),
       exit: line,
+    })
+    .optional(),
+  sideWedge: z
+    .strictObject({
+      side: z.enum(["medial", "lateral"]),
+      degrees: z.number().min(0.5).max(6, { error: "A side wedge of more than 6 degrees is not read." }),
     })
     .optional(),
 });
@@ -134,10 +168,16 @@ export const shoeSchema = z.strictObject({
   hotFits: z
     .record(z.string().regex(/^[1-9]$/), z.partialRecord(z.enum(WEAR_SECTORS), z.enum(PRINTS)))
     .default({}),
+  /** Why a thin sole was fitted hot all the same. */
+  hotOnThin: line.optional(),
   ticks: z.partialRecord(z.enum([...SET_STEP_NAMES, ...PACKING_STEP_NAMES]), z.literal(true)).default({}),
   compound: z
     .strictObject({
       minutesAt20: z.number().min(0.5).max(240),
+      /** Until it bears, at 20 degrees, where the label says it. */
+      bearsAt20: z.number().min(0.5).max(600).optional(),
+      /** True where one batch serves the other foot of the pair as well. */
+      bothFeet: z.literal(true).optional(),
       celsius: finite.min(-30).max(50),
       /** When it was mixed; its time runs by the clock, whatever the screen does. */
       mixedAt: instantField.optional(),
@@ -160,6 +200,14 @@ export const noShoe = () => ({
   hotFits: {},
   ticks: {},
 });
+
+const webField = z
+  .number({ error: "a number of mm" })
+  .min(8, { error: "8 to 80 mm" })
+  .max(80, { error: "8 to 80 mm" });
+
+/** How far in from the edge its holes are punched. */
+export const HOLES = ["coarse", "fine"] as const;
 
 /** A ready-made shoe of the user's own table. */
 export const sizeSchema = z.strictObject({
@@ -187,6 +235,21 @@ export const sizeSchema = z.strictObject({
     .min(3, { error: "3 to 30 mm" })
     .max(30, { error: "3 to 30 mm" }),
   pattern: z.enum(HEAD_PATTERNS, { error: "slim, square or heavy" }),
+  /** What it is, as far as the table says; what is not said is taken as an ordinary shoe's. */
+  webMedial: webField.optional(),
+  webLateral: webField.optional(),
+  toe: z.enum(TOES, { error: "round, square or square set under" }).optional(),
+  toeEdge: z.enum(TOE_EDGES, { error: "plain, eased, rolled or rockered" }).optional(),
+  clips: z.array(z.enum(CLIP_PLACES)).max(CLIP_PLACES.length).optional(),
+  crease: z.enum(CREASES, { error: "stamped or creased" }).optional(),
+  material: z.enum(MATERIALS, { error: "steel or aluminium" }).optional(),
+  profile: z.enum(PROFILES, { error: "flat or concave" }).optional(),
+  holes: z.enum(HOLES, { error: "coarse or fine" }).optional(),
+  grams: z
+    .number({ error: "a number of grams" })
+    .min(20, { error: "20 to 3000 g" })
+    .max(3000, { error: "20 to 3000 g" })
+    .optional(),
 });
 export type SizeRow = z.infer<typeof sizeSchema>;
 
@@ -210,6 +273,7 @@ export const prescriptionSchema = z.strictObject({
   says: prose.default(""),
   type: z.enum(SHOE_TYPES).optional(),
   toe: z.enum(TOES).optional(),
+  toeEdge: z.enum(TOE_EDGES).optional(),
   support: z.enum(HEEL_SUPPORTS).optional(),
   pad: z.enum(PADS).optional(),
   raiseDeg: z.number().min(0).max(20).optional(),

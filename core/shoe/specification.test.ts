@@ -1,7 +1,9 @@
 import { describe, expect, test } from "@jest/globals";
 import { specificationSchema } from "./shoeRecord";
 import { wordingFor } from "../foot/wording";
-import { differencesInWords, ordinaryShoe, specDifferences, specInWords } from "./specification";
+import { WEAR_SECTORS } from "../foot/wear";
+import { ordinaryShoe, specDifferences, type Specification } from "./specification";
+import { differencesInWords, specInWords } from "./specWords";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "inside-outside", leftRight: "left-right" });
 const inches = wordingFor({ unit: "in", fraction: 16, side: "inside-outside", leftRight: "left-right" });
@@ -16,10 +18,47 @@ describe("a specification", () => {
     expect(specInWords({ ...shoe, type: "bare" }, wording)).toMatch(/^Bare/);
   });
 
+  test("says everything that was decided, each once", () => {
+    const whole: Specification = {
+      ...shoe,
+      type: "straight bar",
+      toe: "square",
+      toeEdge: "rockered",
+      fullToeMedial: 1,
+      widerLateral: 3,
+      outLateral: 3,
+      longerMedial: -4,
+      turn: -2,
+      edges: { heelLateral: "eased", quarterMedial: "safe inside", heelMedial: "safe inside" },
+      unloaded: ["quarterLateral"],
+      clips: ["side medial", "side lateral"],
+      traction: "stud holes",
+      studsGood: "small",
+      studsWet: "large",
+      relief: true,
+      pad: "frog support",
+      riveted: true,
+      packing: "setting compound",
+      packed: "injected",
+      raise: { degrees: 3, cycles: 2, exit: "heel within 5° of the wall" },
+      sideWedge: { side: "medial", degrees: 1.5 },
+      nailMetal: "coppered",
+    };
+    expect(specInWords(whole, wording)).toBe(
+      "straight bar, steel, 22 mm × 10 mm, creased, toe square, rockered toe, two side clips, ends at the back of the frog, inside toe quarter 1 mm full, 3 mm more web outside, outside stands out 3 mm, from the toe quarter back, inside branch 4 mm shorter, turned 2.0° to inside, outer edge eased at outside heel, inner edge safe at inside heel and inside quarter, unloaded at outside quarter, stud holes, studs: small on good ground, large on wet, out for the road, relieved for the sole, frog support pad, riveted, setting compound, injected, raised 3.0° for 2 cycles, until heel within 5° of the wall, wedge 1.5° under the inside side, 6 coppered nails",
+    );
+    expect(specificationSchema.parse(whole)).toEqual(whole);
+    // What is rolled everywhere is said once.
+    const all = Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "rolled"]));
+    expect(specInWords({ ...shoe, edges: all }, wording)).toContain(", rolled all round,");
+  });
+
   test("differs from the last one field by field", () => {
-    const now = { ...shoe, toe: "rolled", width: 20 } as const;
-    expect(specDifferences(shoe, now)).toEqual(["width", "toe"]);
-    expect(differencesInWords(shoe, now, wording)).toBe("web 22 mm, now 20 mm; toe plain, now rolled");
+    const now = { ...shoe, toeEdge: "rolled" as const, width: 20 };
+    expect(specDifferences(shoe, now)).toEqual(["width", "toeEdge"]);
+    expect(differencesInWords(shoe, now, wording)).toBe(
+      "web 22 mm, now 20 mm; toe’s ground edge plain, now rolled",
+    );
     expect(specDifferences(shoe, { ...shoe })).toEqual([]);
   });
 
@@ -42,7 +81,7 @@ describe("a specification", () => {
   });
 
   test("fore feet have a toe clip, hind feet two at the sides", () => {
-    expect([shoe.clips, ordinaryShoe("LH", 520).clips]).toEqual(["toe", "side"]);
+    expect([shoe.clips, ordinaryShoe("LH", 520).clips]).toEqual([["toe"], ["side medial", "side lateral"]]);
   });
 
   test("what is no shoe is refused with words", () => {

@@ -1,5 +1,5 @@
-import { isFore, type Limb } from "../foot/limb";
-import type { Wording } from "../foot/wording";
+import { isFore, type Limb, type Side } from "../foot/limb";
+import type { WearSector } from "../foot/wear";
 
 /** What goes on a foot. Enumerations are the trade's words as they are shown. */
 export const SHOE_TYPES = ["bare", "plain", "sliding plate", "straight bar", "heart bar", "egg bar"] as const;
@@ -8,18 +8,39 @@ export const PROFILES = ["flat", "concave"] as const;
 export const CREASES = ["stamped", "creased"] as const;
 export const MATERIALS = ["steel", "aluminium"] as const;
 export type Material = (typeof MATERIALS)[number];
-export const TOES = ["plain", "eased", "rolled", "square"] as const;
+/** The outline of the toe, apart from what is done to its ground edge. */
+export const TOES = ["round", "square", "square set under"] as const;
+export const TOE_EDGES = ["plain", "eased", "rolled", "rockered"] as const;
+export type ToeEdge = (typeof TOE_EDGES)[number];
 export const HEEL_SUPPORTS = ["heel", "frog", "long"] as const;
 export type HeelSupport = (typeof HEEL_SUPPORTS)[number];
-export const HEEL_FINISHES = ["plain", "open", "safe inner edge"] as const;
-export const CLIPS = ["none", "toe", "side"] as const;
+/** How a branch ends; tucked = towards the middle of the heel, open = its inner edge cut back. */
+export const BRANCH_ENDS = ["plain", "tapered", "tucked", "open"] as const;
+export type BranchEnd = (typeof BRANCH_ENDS)[number];
+/** Where a change of one side begins. */
+export const CHANGES_FROM = ["toe quarter", "widest"] as const;
+/** What is done to an edge of the shoe at a place. */
+export const EDGES = ["bevelled", "boxed", "eased", "rolled", "safe inside"] as const;
+export type Edge = (typeof EDGES)[number];
+export const CLIP_PLACES = [
+  "toe",
+  "side medial",
+  "side lateral",
+  "quarter medial",
+  "quarter lateral",
+] as const;
+export type ClipPlaceName = (typeof CLIP_PLACES)[number];
 export const TRACTIONS = ["none", "road pins", "stud holes", "heel blocks"] as const;
 export const STUDS = ["none", "small", "large"] as const;
-export const PADS = ["none", "flat", "frog support"] as const;
+export type Stud = (typeof STUDS)[number];
+export const PADS = ["none", "flat", "wedge", "frog support", "heart-bar"] as const;
 export const PACKINGS = ["none", "soft", "setting compound"] as const;
+/** Compound goes in before the nails, under the horse's own weight, or after them under a riveted pad. */
+export const PACKING_WAYS = ["bedded", "injected"] as const;
+export type PackingWay = (typeof PACKING_WAYS)[number];
 export const HEAD_PATTERNS = ["slim", "square", "heavy"] as const;
 export type HeadPattern = (typeof HEAD_PATTERNS)[number];
-export const EXTRA_SIDES = ["none", "medial", "lateral"] as const;
+export const NAIL_METALS = ["steel", "coppered", "stainless"] as const;
 
 /** A raise is a stage: how much, for how many cycles, and what ends it. */
 export interface Raise {
@@ -31,82 +52,83 @@ export interface Raise {
 /** A whole specification of one shoe. Lengths mm, angles deg. */
 export interface Specification {
   type: ShoeType;
+  /** Web of the bar it is made of. */
   width: number;
   thickness: number;
   profile: (typeof PROFILES)[number];
   crease: (typeof CREASES)[number];
   material: Material;
   toe: (typeof TOES)[number];
+  toeEdge: ToeEdge;
   support: HeelSupport;
-  heels: (typeof HEEL_FINISHES)[number];
-  clips: (typeof CLIPS)[number];
-  traction: (typeof TRACTIONS)[number];
-  studs: (typeof STUDS)[number];
-  pad: (typeof PADS)[number];
-  packing: (typeof PACKINGS)[number];
-  /** Extra web on one side from where its quarter turns in, and how much, mm. */
-  extraSide: (typeof EXTRA_SIDES)[number];
-  extraWeb: number;
-  /** Fullness at the end of each branch, mm. */
+  endMedial: BranchEnd;
+  endLateral: BranchEnd;
+  /** Fullness at each toe quarter, and at the end of each branch, mm. */
+  fullToeMedial: number;
+  fullToeLateral: number;
   fullMedial: number;
   fullLateral: number;
   /** Each branch beyond its support, mm; negative = short of it. */
   longerMedial: number;
   longerLateral: number;
+  /** The shoe turned on the foot, deg, its toe towards lateral. */
+  turn: number;
+  /** Web of each branch beyond the bar's, mm: it grows inwards; negative = drawn narrower. */
+  widerMedial: number;
+  widerLateral: number;
+  /** Each branch standing out beyond its fullness, mm. */
+  outMedial: number;
+  outLateral: number;
+  /** Where what is wider or stands out begins. */
+  changeFrom: (typeof CHANGES_FROM)[number];
+  edges: Partial<Record<WearSector, Edge>>;
+  /** Places where the shoe does not touch the wall. */
+  unloaded: WearSector[];
+  clips: ClipPlaceName[];
   nailsMedial: number;
   nailsLateral: number;
   pattern: HeadPattern;
+  nailMetal: (typeof NAIL_METALS)[number];
+  traction: (typeof TRACTIONS)[number];
+  /** Studs for good ground and for wet; none on the road. */
+  studsGood: Stud;
+  studsWet: Stud;
   /** Sole relief hammered or ground into the foot side. */
   relief: boolean;
+  pad: (typeof PADS)[number];
+  riveted: boolean;
+  packing: (typeof PACKINGS)[number];
+  packed: PackingWay;
   raise?: Raise | undefined;
+  /** A wedge under one side, deg. */
+  sideWedge?: { side: Side; degrees: number } | undefined;
 }
 export type SpecField = keyof Specification;
 
-/** With the words medial and lateral in them, to be put in the user's own terms. */
-export const SPEC_NAMES: Record<SpecField, string> = {
-  type: "shoe",
-  width: "web",
-  thickness: "thickness",
-  profile: "section",
-  crease: "nail holes",
-  material: "metal",
-  toe: "toe",
-  support: "ends at",
-  heels: "heels",
-  clips: "clips",
-  traction: "grip",
-  studs: "studs",
-  pad: "pad",
-  packing: "packing",
-  extraSide: "more web on",
-  extraWeb: "how much more",
-  fullMedial: "full, medial heel",
-  fullLateral: "full, lateral heel",
-  longerMedial: "longer, medial",
-  longerLateral: "longer, lateral",
-  nailsMedial: "nails medial",
-  nailsLateral: "nails lateral",
-  pattern: "nail heads",
-  relief: "relief for the sole",
-  raise: "raise",
-};
-export const SPEC_FIELDS = Object.keys(SPEC_NAMES) as SpecField[];
-export const LENGTH_FIELDS = [
-  "width",
-  "thickness",
-  "extraWeb",
-  "fullMedial",
-  "fullLateral",
-  "longerMedial",
-  "longerLateral",
-] as const satisfies SpecField[];
+/** The field of a side, by the first part of its name: `bySide(spec, "wider", "medial")` is `spec.widerMedial`. */
+type SidedField = "full" | "fullToe" | "longer" | "wider" | "out" | "nails";
+export const sidedField = <Name extends SidedField | "end">(name: Name, side: Side) =>
+  `${name}${side === "medial" ? "Medial" : "Lateral"}` as `${Name}${"Medial" | "Lateral"}`;
+export const bySide = (spec: Specification, name: SidedField, side: Side): number =>
+  spec[sidedField(name, side)];
+export const endOf = (spec: Specification, side: Side): BranchEnd => spec[sidedField("end", side)];
 
-const LENGTHS: ReadonlySet<string> = new Set(LENGTH_FIELDS);
+export const BARS: readonly ShoeType[] = ["straight bar", "heart bar", "egg bar"];
+export const isBar = ({ type }: Pick<Specification, "type">): boolean => BARS.includes(type);
+/** A plate, a pad or a compound that is meant to meet the frog. */
+export const meetsFrog = ({ type, pad, packing }: Pick<Specification, "type" | "pad" | "packing">): boolean =>
+  type === "heart bar" || pad === "frog support" || pad === "heart-bar" || packing === "setting compound";
+/** Holes of nails in one branch and the other. */
+export const nailCount = ({ nailsMedial, nailsLateral }: Specification): number => nailsMedial + nailsLateral;
 
 /** Body mass over which a foot is shod as a heavy one, and under which as a light one, kg. Trade practice. */
 const HEAVY_KG = 700;
 const LIGHT_KG = 400;
 const SMALL_KG = 250;
+
+/** Fullness of an ordinary shoe from the toe to the widest part, and at the heel, mm. Source: trade practice. */
+export const FRONT_FULLNESS_MM = 0.5;
+const HEEL_FULLNESS_MM = 3;
 
 /** The shoe that nothing speaks for or against: what an ordinary foot of this size wears. Source: trade practice. */
 export function ordinaryShoe(limb: Limb, massKg: number): Specification {
@@ -121,83 +143,112 @@ export function ordinaryShoe(limb: Limb, massKg: number): Specification {
     profile: "flat",
     crease: "creased",
     material: "steel",
-    toe: "plain",
+    toe: "round",
+    toeEdge: "plain",
     support: "frog",
-    heels: "plain",
-    clips: isFore(limb) ? "toe" : "side",
-    traction: "none",
-    studs: "none",
-    pad: "none",
-    packing: "none",
-    extraSide: "none",
-    extraWeb: 0,
-    fullMedial: 3,
-    fullLateral: 3,
+    endMedial: "plain",
+    endLateral: "plain",
+    fullToeMedial: FRONT_FULLNESS_MM,
+    fullToeLateral: FRONT_FULLNESS_MM,
+    fullMedial: HEEL_FULLNESS_MM,
+    fullLateral: HEEL_FULLNESS_MM,
     longerMedial: 0,
     longerLateral: 0,
+    turn: 0,
+    widerMedial: 0,
+    widerLateral: 0,
+    outMedial: 0,
+    outLateral: 0,
+    changeFrom: "toe quarter",
+    edges: {},
+    unloaded: [],
+    clips: isFore(limb) ? ["toe"] : ["side medial", "side lateral"],
     nailsMedial: nails,
     nailsLateral: nails,
     pattern: heavy ? "heavy" : "slim",
+    nailMetal: "steel",
+    traction: "none",
+    studsGood: "none",
+    studsWet: "none",
     relief: false,
+    pad: "none",
+    riveted: false,
+    packing: "none",
+    packed: "bedded",
   };
 }
-
-const plain = (value: unknown): string =>
-  typeof value === "boolean" ? (value ? "yes" : "no") : String(value);
-
-/** One field as it is read: a length with its unit, a raise in words. */
-export function fieldInWords(spec: Specification, field: SpecField, wording: Wording): string {
-  if (field === "raise")
-    return spec.raise ? `${wording.angle(spec.raise.degrees)} for ${spec.raise.cycles} cycles` : "none";
-  if (LENGTHS.has(field)) {
-    const mm = spec[field] as number;
-    return mm < 0 ? `−${wording.cut(-mm)}` : wording.cut(mm);
-  }
-  return wording.inOwnWords(plain(spec[field]));
-}
-
-/** A specification in one line, as it would be said across the yard. */
-export function specInWords(spec: Specification, wording: Wording): string {
-  if (spec.type === "bare") return "Bare, margin of wall left, edge bevelled from the sole outwards";
-  const parts = [
-    `${spec.type === "plain" ? `${spec.crease} ${spec.profile === "concave" ? "concave " : ""}shoe` : spec.type}, ${spec.material}`,
-    `${wording.cut(spec.width)} × ${wording.cut(spec.thickness)}`,
-    spec.toe === "plain" ? "" : `${spec.toe} toe`,
-    spec.clips === "none" ? "no clips" : spec.clips === "toe" ? "toe clip" : "two side clips",
-    SUPPORT_WORDS[spec.support],
-    spec.heels === "plain" ? "" : spec.heels === "open" ? "heels open" : "safe inner edge",
-    spec.traction === "none" ? "" : spec.traction,
-    spec.studs === "none" ? "" : `${spec.studs} studs`,
-    spec.extraSide === "none" ? "" : `${wording.cut(spec.extraWeb)} more web ${wording.side(spec.extraSide)}`,
-    spec.relief ? "relieved for the sole" : "",
-    spec.pad === "none" ? "" : `${spec.pad} pad`,
-    spec.packing === "none" ? "" : spec.packing === "soft" ? "soft packing" : "setting compound",
-    spec.raise
-      ? `raised ${wording.angle(spec.raise.degrees)} for ${spec.raise.cycles} ${spec.raise.cycles === 1 ? "cycle" : "cycles"}`
-      : "",
-    `${spec.nailsMedial + spec.nailsLateral} nails`,
-  ];
-  return parts.filter((part) => part !== "").join(", ");
-}
-
-export const SUPPORT_WORDS: Record<HeelSupport, string> = {
-  heel: "ends at the heel",
-  frog: "ends at the back of the frog",
-  long: "ends beyond, up to the bulbs",
-};
 
 /** What differs between two specifications, field by field; a bare foot has no other fields. */
 export function specDifferences(was: Specification, now: Specification): SpecField[] {
   if (was.type === "bare" && now.type === "bare") return [];
   if (was.type === "bare" || now.type === "bare") return ["type"];
-  return SPEC_FIELDS.filter((field) => JSON.stringify(was[field]) !== JSON.stringify(now[field]));
+  return SPEC_FIELDS.filter((field) => said(was[field]) !== said(now[field]));
 }
 
-/** The differences as a sentence: `toe plain, now rolled; web 22 mm, now 20 mm`. Empty where there are none. */
-export const differencesInWords = (was: Specification, now: Specification, wording: Wording): string =>
-  specDifferences(was, now)
-    .map(
-      (field) =>
-        `${wording.inOwnWords(SPEC_NAMES[field])} ${fieldInWords(was, field, wording)}, now ${fieldInWords(now, field, wording)}`,
-    )
-    .join("; ");
+/** A value of a field to compare by: the same parts in any order are the same value. */
+const said = (value: unknown): string =>
+  Array.isArray(value)
+    ? JSON.stringify([...(value as unknown[])].sort())
+    : typeof value === "object" && value !== null
+      ? JSON.stringify(Object.entries(value).sort())
+      : JSON.stringify(value ?? null);
+
+/** With the words medial and lateral in them, to be put in the user's own terms. */
+export const SPEC_NAMES: Record<SpecField, string> = {
+  type: "shoe",
+  width: "web",
+  thickness: "thickness",
+  profile: "section",
+  crease: "nail holes",
+  material: "metal",
+  toe: "toe",
+  toeEdge: "toe’s ground edge",
+  support: "ends at",
+  endMedial: "heel, medial",
+  endLateral: "heel, lateral",
+  fullToeMedial: "full, medial toe quarter",
+  fullToeLateral: "full, lateral toe quarter",
+  fullMedial: "full, medial heel",
+  fullLateral: "full, lateral heel",
+  longerMedial: "longer, medial",
+  longerLateral: "longer, lateral",
+  turn: "turned on the foot",
+  widerMedial: "web more, medial",
+  widerLateral: "web more, lateral",
+  outMedial: "stands out, medial",
+  outLateral: "stands out, lateral",
+  changeFrom: "that begins at",
+  edges: "edges",
+  unloaded: "unloaded",
+  clips: "clips",
+  nailsMedial: "nails medial",
+  nailsLateral: "nails lateral",
+  pattern: "nail heads",
+  nailMetal: "nails of",
+  traction: "grip",
+  studsGood: "studs, good ground",
+  studsWet: "studs, wet ground",
+  relief: "relief for the sole",
+  pad: "pad",
+  riveted: "pad riveted",
+  packing: "packing",
+  packed: "compound goes in",
+  raise: "raise",
+  sideWedge: "wedge under one side",
+};
+export const SPEC_FIELDS = Object.keys(SPEC_NAMES) as SpecField[];
+export const LENGTH_FIELDS = [
+  "width",
+  "thickness",
+  "fullToeMedial",
+  "fullToeLateral",
+  "fullMedial",
+  "fullLateral",
+  "longerMedial",
+  "longerLateral",
+  "widerMedial",
+  "widerLateral",
+  "outMedial",
+  "outLateral",
+] as const satisfies SpecField[];
+export type LengthField = (typeof LENGTH_FIELDS)[number];

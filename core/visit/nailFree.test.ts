@@ -17,7 +17,15 @@ const free = (look: Look | undefined, walls: object = {}) => nailFreeSectors(loo
 describe("wall that takes no nail by itself", () => {
   test("a crack by its place on the wall, with its reason; the wall bears nothing there", () => {
     expect(free(looked({ kind: "crack", wall: "quarterLateral" }))).toEqual([
-      { side: "lateral", name: "quarter", from: 0.38, to: 0.56, why: "crack", relieve: true },
+      {
+        side: "lateral",
+        name: "quarter",
+        sector: "quarterLateral",
+        from: 0.38,
+        to: 0.56,
+        why: "crack",
+        relieve: true,
+      },
     ]);
   });
 
@@ -27,6 +35,19 @@ describe("wall that takes no nail by itself", () => {
       name: "toe quarter",
     });
     expect(free(looked({ kind: "cavity", at: [10, 60] }))).toEqual([]);
+  });
+
+  test("a crack is in the wall, however near the middle of the sole it was tapped", () => {
+    expect(free(looked({ kind: "crack", at: [30, 70] }))[0]).toMatchObject({
+      side: "lateral",
+      name: "quarter",
+    });
+    expect(free(looked({ kind: "crack", at: [-12, 60] }))[0]).toMatchObject({
+      side: "medial",
+      name: "quarter",
+    });
+    // At the toe no nail stands.
+    expect(free(looked({ kind: "crack", at: [8, 120] }))).toEqual([]);
   });
 
   test("what has grown out, and what is no weakness of the wall, takes nails again", () => {

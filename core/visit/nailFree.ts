@@ -1,17 +1,18 @@
 import type { FootFacts } from "../foot/findings/facts";
 import { hornOf } from "../foot/horn";
-import type { Side } from "../foot/limb";
+import { SIDES, type Side } from "../foot/limb";
 import { sizeFactor } from "../foot/parametric/parameters";
 import { presentFinds, type Find, type Look } from "../foot/records/look";
 import type { WallPlace } from "../foot/survey/walls";
-import { FIND_KINDS, type FindKind } from "../foot/wear";
+import { FIND_KINDS, type FindKind, type WearSector } from "../foot/wear";
+import { STRETCHES } from "../shoe/sectors";
 import type { Trim } from "../trim/trimRecord";
 
-/** Stretches of wall by name, parts of the outline from the toe. */
+/** Stretches of wall that are nailed or just behind it, by name, parts of the outline from the toe. */
 export const NAIL_SECTORS = [
-  { name: "toe quarter", from: 0.15, to: 0.38 },
-  { name: "quarter", from: 0.38, to: 0.56 },
-  { name: "behind the quarter", from: 0.56, to: 1 },
+  { name: "toe quarter", stretch: "toeQuarter", ...STRETCHES.toeQuarter },
+  { name: "quarter", stretch: "quarter", ...STRETCHES.quarter },
+  { name: "behind the quarter", stretch: "heel", ...STRETCHES.heel },
 ] as const;
 
 /** A stretch of wall without nails, and why. */
@@ -20,6 +21,7 @@ export interface NailFree {
   from: number;
   to: number;
   name: string;
+  sector: WearSector;
   /** "crack", "thin wall". */
   why: string;
   /** True where the wall is to bear nothing either. */
@@ -33,24 +35,27 @@ const RELIEVED: readonly FindKind[] = ["crack", "cavity", "white line"];
 /** Horn thinner than this holds no nail that does not press, mm on a foot of size 1. Assumption, because of a nail's shank. */
 const NAIL_HORN_MM = 3;
 
-const SECTOR_OF: Partial<Record<WallPlace, [Side, (typeof NAIL_SECTORS)[number]]>> = {
-  toeQuarterMedial: ["medial", NAIL_SECTORS[0]],
-  toeQuarterLateral: ["lateral", NAIL_SECTORS[0]],
-  quarterMedial: ["medial", NAIL_SECTORS[1]],
-  quarterLateral: ["lateral", NAIL_SECTORS[1]],
-  heelMedial: ["medial", NAIL_SECTORS[2]],
-  heelLateral: ["lateral", NAIL_SECTORS[2]],
-};
+type NailSector = (typeof NAIL_SECTORS)[number];
+const sectorName = (side: Side, { stretch }: NailSector) =>
+  `${stretch}${side === "medial" ? "Medial" : "Lateral"}` as WearSector;
+const SECTOR_OF: Partial<Record<WallPlace, readonly [Side, NailSector]>> = Object.fromEntries(
+  SIDES.flatMap((side) => NAIL_SECTORS.map((sector) => [sectorName(side, sector), [side, sector] as const])),
+);
 
-/** A sole find nearer the middle than this part of the half width is not in the wall's reach. Assumption. */
+/** A find nearer the middle of the sole than this is not in the wall's reach, mm. Assumption. */
 const WALL_REACH_MM = 38;
+/** What lies in the wall by its nature, wherever near it was tapped: the nearest wall is meant. */
+const OF_THE_WALL: readonly FindKind[] = ["crack", "white line"];
+/** Half the toe on a foot of size 1, mm: between them the wall is the toe's. Assumption, from the ordinary outline. */
+const TOE_HALF_MM = 22;
 /** Limits of the stretches on a foot of size 1, mm ahead of the back of the sulcus. Assumption, from the ordinary outline. */
 const QUARTER_Y = { front: 92, back: 48 };
 
 /** The place of a find on the wall: as it was chosen, else the nearest to where it was tapped on the sole. */
-function wallOf({ wall, at: [x, y] }: Find): WallPlace | undefined {
+function wallOf({ kind, wall, at: [x, y] }: Find): WallPlace | undefined {
   if (wall) return wall;
-  if (Math.abs(x) < WALL_REACH_MM) return undefined;
+  if (!OF_THE_WALL.includes(kind) && Math.abs(x) < WALL_REACH_MM) return undefined;
+  if (Math.abs(x) < TOE_HALF_MM && y > QUARTER_Y.front) return "toe";
   const side = x > 0 ? "Lateral" : "Medial";
   return y > QUARTER_Y.front ? `toeQuarter${side}` : y > QUARTER_Y.back ? `quarter${side}` : `heel${side}`;
 }
@@ -78,7 +83,10 @@ export function nailFreeSectors(
     const before = free.get(key);
     free.set(key, {
       side,
-      ...sector,
+      name: sector.name,
+      from: sector.from,
+      to: sector.to,
+      sector: sectorName(side, sector),
       why: before && before.why !== why ? `${before.why}, ${why}` : why,
       relieve: relieve || (before?.relieve ?? false),
     });

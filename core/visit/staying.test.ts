@@ -14,7 +14,7 @@ const shoe = (id: string, horseId: string, date: string, clips: "none" | "toe"):
     horseId,
     limb: "LF",
     date,
-    spec: { ...ordinaryShoe("LF", 500), clips },
+    spec: { ...ordinaryShoe("LF", 500), clips: clips === "toe" ? ["toe"] : [] },
   });
 const lost = (horseId: string, date: string, kind: Call["kind"] = "lost shoe"): Call => ({
   id: `${horseId}${date}`,

@@ -2,7 +2,7 @@ import { daysBetween } from "../calendar/date";
 import { isFore } from "../foot/limb";
 import { isLoss, type Call } from "../record/call";
 import type { ShoeRecord } from "../shoe/shoeRecord";
-import { specInWords } from "../shoe/specification";
+import { specInWords } from "../shoe/specWords";
 import type { Wording } from "../foot/wording";
 
 /** How shoes of one specification stayed on. */

@@ -1,13 +1,10 @@
 import type { FootParameters } from "../foot/parametric/parameters";
-import { landingOf } from "../gait/watching";
 import type { VisitFoot } from "./visitFoot";
 import type { VisitFacts } from "./findings";
 import { footFacts } from "./footFacts";
 import { pairOf, SIDES, type Limb } from "../foot/limb";
 import type { BoundOverrides } from "../foot/survey/ratios";
-import { presentFinds, sideOfFind, type Find } from "../foot/records/look";
-import { wornSide } from "../foot/wear";
-import { isShod, type Horse } from "../record/horse";
+import type { Horse } from "../record/horse";
 import type { Settings } from "../record/settings";
 import { noShoe, type ShoeRecord } from "../shoe/shoeRecord";
 import type { Visit } from "../record/visit";
@@ -15,7 +12,8 @@ import { noiseOf } from "../foot/records/pairs";
 import { visitPlan } from "./visitPlan";
 import type { Wording } from "../foot/wording";
 import { adviseShoe, type Advice } from "../shoe/advice/advise";
-import { NO_LIFE, type ShoeFacts } from "../shoe/facts";
+import { fittedAdvice, madeToFit, type FittedAdvice, type TriedOn } from "../shoe/advice/fitted";
+import type { ShoeFacts } from "../shoe/facts";
 import {
   breakoverDirection,
   breakoverLenses,
@@ -23,11 +21,14 @@ import {
   type Breakover,
   type DirectionWays,
 } from "../shoe/breakover";
-import type { ShoeCheck } from "../shoe/check";
+import type { CheckContext, ShoeCheck } from "../shoe/check";
 import { shoeChecks } from "../shoe/checks";
 import { highSideLeft } from "./highSideOfFoot";
 import { nailFreeSectors, type NailFree } from "./nailFree";
-import { fitShoe, LEAST_ROLL_MM, supportYOf, type Fit, type FitQuestion } from "../shoe/fit";
+import { shoeFactsOf } from "./shoeFacts";
+import { hornOf } from "../foot/horn";
+import { fitShoe, leastRoll, supportYOf, type Fit } from "../shoe/fit";
+import type { FitQuestion } from "../shoe/fitQuestion";
 import { footToShoe, type FootToShoe } from "../shoe/shodFoot";
 import { ordinaryShoe, type Specification } from "../shoe/specification";
 
@@ -42,7 +43,10 @@ export interface VisitShoe {
   /** Which foot the shoe is fitted to: nobody shoes an untrimmed foot without knowing it. */
   fittedTo: "measured after the trim" | "as it was cut" | "as it stands";
   shoeFacts: ShoeFacts;
+  /** What speaks for which shoe; made to fit this foot by {@link advisedShoes}. */
   advice: Advice;
+  tried: TriedOn;
+  context: CheckContext;
   breakover: Breakover;
   ways: DirectionWays;
   direction: ReturnType<typeof breakoverDirection>;
@@ -52,70 +56,15 @@ export interface VisitShoe {
   nailFree: NailFree[];
 }
 
-/** A pastern flatter than this is long and sloping, deg. Assumption, from ordinary feet. */
-const SLOPING_DEG = 48;
-/** A frog wider than this over its sulcus is a big one. Assumption. */
-const BIG_FROG = 1.2;
-/** Heels that lie further forward than this part of the sulcus have run forward. Source: trade practice. */
-const RUN_FORWARD = 0.4;
-/** Limb that leans more than this deviates, deg. Assumption. */
-const DEVIATES_DEG = 2.5;
-const THIN_SULCUS_MM = 10;
-/** A quarter lies between these, mm ahead of the back of the sulcus on a foot of size 1. */
-const QUARTER_Y: readonly [number, number] = [25, 92];
+const mean = (a: number | undefined, b: number | undefined): number => ((a ?? 0) + (b ?? 0)) / 2;
 
-/** What the adviser is told about one foot, from the horse's page, the visit's watching and finding, and its survey. */
-export function shoeFactsOf(
-  { horse, visit, foot, facts }: { horse: Horse; visit: Visit; foot: VisitFoot; facts: VisitFacts },
-  breakoverBack: number,
-): ShoeFacts {
-  const { limb } = facts;
-  const life = horse.life ?? NO_LIFE;
-  const finds = presentFinds(foot.look).map(([, find]) => find);
-  const has = (kind: (typeof finds)[number]["kind"]) => finds.some((one) => one.kind === kind);
-  const inQuarter = ({ wall, at: [, y] }: Find): boolean =>
-    wall ? wall.startsWith("quarter") : y > QUARTER_Y[0] && y < QUARTER_Y[1];
-  const crack = finds.find((find) => find.kind === "crack" && inQuarter(find) && sideOfFind(find));
-  const off =
-    facts.side.heelAngle === undefined || facts.measures.dorsalAngle === undefined
-      ? 0
-      : facts.measures.dorsalAngle - facts.side.heelAngle;
-  const forward = facts.ratios.find(({ name }) => name === "heelsForward");
-  const { watching } = facts;
-  const pastern = facts.measures.pasternAngle;
-  const prescribed =
-    horse.prescription && horse.prescription.feet.includes(limb) && horse.prescription.until >= visit.date
-      ? horse.prescription
-      : undefined;
-  return {
-    ...life,
-    limb,
-    kind: horse.kind,
-    massKg: horse.massKg,
-    keptBare: !isShod(horse, limb),
-    landsOn: watching?.lands && landingOf(watching.lands).side,
-    wornOn: foot.look && wornSide(foot.look.wear),
-    crushed: [
-      ...new Set([
-        ...finds.flatMap((find) => (find.kind === "crushed heel" ? (sideOfFind(find) ?? []) : [])),
-        ...SIDES.filter((side) => foot.look?.heelHorn?.[side] === "crushed"),
-      ]),
-    ],
-    lowHeels: off > 5,
-    bigFrog: has("stretched frog") || (facts.survey.frogWidthRatio ?? 0) >= BIG_FROG,
-    slopingPastern: pastern !== undefined && pastern < SLOPING_DEG,
-    crackAt: crack && sideOfFind(crack),
-    thinSole: facts.sulcusDepthMm !== undefined && facts.sulcusDepthMm < THIN_SULCUS_MM,
-    poorWall: has("cavity"),
-    whiteLineSeparated: has("white line"),
-    heelsRunForward: forward !== undefined && forward.value > RUN_FORWARD,
-    deviates: Math.abs(facts.rear.limbDeviation ?? 0) > DEVIATES_DEG,
-    toeDirection: watching?.toeDirection,
-    base: watching?.base,
-    breakoverBack,
-    ...(prescribed && { prescription: prescribed }),
-  };
-}
+/** Horn of the wall where it was measured, the thickest of it, mm. */
+const hornKnown = ({ walls }: VisitFacts): number | undefined => {
+  const horns = (["toe", "toeQuarterMedial", "toeQuarterLateral"] as const)
+    .map((place) => hornOf(walls[place]))
+    .filter((mm) => mm !== undefined);
+  return horns.length > 0 ? Math.max(...horns) : undefined;
+};
 
 /** What was taken off a foot at this visit: noted cuts, else the agreed plan's, else none. */
 const cutsTaken = ({ trim }: VisitFoot) =>
@@ -148,6 +97,20 @@ function measuredAgain(
   );
 }
 
+/** What the checks of a shoe have to know of its horse and foot. */
+const checkContext = (
+  { footing, thinSole, unsoundWall, prescription }: ShoeFacts,
+  nailFree: readonly NailFree[],
+  wording: Wording,
+): CheckContext => ({
+  footing,
+  thinSole: thinSole === true,
+  toRelieve: nailFree.filter(({ relieve }) => relieve).map(({ sector }) => sector),
+  unsoundWall,
+  ...(prescription && { prescription }),
+  wording,
+});
+
 /** One foot at a visit, ready to be shod: the foot after its trim, what speaks for which shoe, breakover by its lenses. */
 export function visitShoe(place: Place, settings: Settings, wording: Wording): VisitShoe {
   const { visit, horse, feet, limb } = place;
@@ -170,7 +133,22 @@ export function visitShoe(place: Place, settings: Settings, wording: Wording): V
     wear: wearDirection(foot.look?.wear),
     levelLine: foot.shoe?.breakover.levelLine,
   };
-  const shoeFacts = shoeFactsOf({ horse, visit, foot, facts }, breakover.chosen.fromToe);
+  const direction = breakoverDirection(ways);
+  const nailFree = nailFreeSectors(foot.look, facts, foot.trim?.floats);
+  const shoeFacts = shoeFactsOf({
+    horse,
+    visit,
+    foot,
+    facts,
+    nailFree,
+    hornMm: hornKnown(facts),
+    breakoverBack: breakover.chosen.fromToe,
+    ...(direction.known && { breakoverTurnDeg: direction.deg }),
+    ...(facts.measures.pasternAngle !== undefined && {
+      axisDeg: toShoe.drawn.dorsalAngleDeg - toShoe.drawn.pasternAngleDeg,
+    }),
+    heelCutMm: mean(cuts.heelMedial, cuts.heelLateral),
+  });
   return {
     limb,
     facts,
@@ -182,12 +160,18 @@ export function visitShoe(place: Place, settings: Settings, wording: Wording): V
         : "as it stands",
     shoeFacts,
     advice: adviseShoe(shoeFacts),
+    tried: {
+      foot: toShoe.foot,
+      breakover: { fromToe: breakover.chosen.fromToe, direction: direction.deg },
+      skip: [...Object.values(foot.shoe?.skip ?? {}), ...nailFree],
+    },
+    context: checkContext(shoeFacts, nailFree, wording),
     breakover,
     ways,
-    direction: breakoverDirection(ways),
+    direction,
     // A foot measured again after its trim is judged as it is.
     heelLeft: highSideLeft(again ?? facts, again ? {} : cuts, wording),
-    nailFree: nailFreeSectors(foot.look, facts, foot.trim?.floats),
+    nailFree,
   };
 }
 
@@ -203,8 +187,17 @@ export interface ShoeBench {
 }
 
 /** The specification that stands: what was chosen, else the last shoe of this foot, else what is advised first. */
-export const standingSpec = (shoe: VisitShoe, foot: VisitFoot, massKg: number): Specification =>
-  foot.shoe?.spec ?? foot.lastShoe?.spec ?? shoe.advice.proposals[0]?.spec ?? ordinaryShoe(shoe.limb, massKg);
+export function standingSpec(shoe: VisitShoe, foot: VisitFoot, massKg: number): Specification {
+  const kept = foot.shoe?.spec ?? foot.lastShoe?.spec;
+  if (kept) return kept;
+  const [first] = shoe.advice.proposals;
+  if (!first) return ordinaryShoe(shoe.limb, massKg);
+  return first.prescribed ? first.spec : madeToFit(first.spec, shoe.tried, shoe.context);
+}
+
+/** The advice with every shoe made to fit this foot, and what each of them breaks. */
+export const advisedShoes = ({ advice, tried, context }: VisitShoe): FittedAdvice =>
+  fittedAdvice(advice, tried, context);
 
 /** Fit, nails, mass and checks of a choice on this foot; worked out anew at every change. */
 export function fitChoice(
@@ -216,8 +209,7 @@ export function fitChoice(
   const { breakover } = choice;
   const byLens = breakover.lens === undefined ? undefined : shoe.breakover.fromToe[breakover.lens];
   // A toe that is eased at all brings its breakover back by what the easing takes.
-  const fromToe =
-    breakover.fromToe ?? byLens ?? Math.max(shoe.breakover.chosen.fromToe, LEAST_ROLL_MM[spec.toe]);
+  const fromToe = breakover.fromToe ?? byLens ?? Math.max(shoe.breakover.chosen.fromToe, leastRoll(spec));
   const directionDeg = breakover.direction ?? shoe.direction.deg;
   const { back, turn, fullerMedial, fullerLateral } = choice.setting;
   const question: FitQuestion = {
@@ -228,19 +220,13 @@ export function fitChoice(
     skip: [...Object.values(choice.skip), ...shoe.nailFree],
   };
   const fit = fitShoe(question);
-  const { prescription } = shoe.shoeFacts;
   return {
     drawn: shoe.toShoe.drawn,
     spec,
     fit,
     fromToe,
     directionDeg,
-    checks: shoeChecks(fit, {
-      footing: shoe.shoeFacts.footing,
-      thinSole: shoe.shoeFacts.thinSole,
-      ...(prescription && { prescription }),
-      wording,
-    }),
+    checks: shoeChecks(fit, { ...shoe.context, wording }),
   };
 }
 

@@ -6,15 +6,17 @@ import { twoMeasuresSchema, type TwoMeasuresRecord } from "~core/forge/forgeReco
 import { specificationSchema } from "~core/shoe/shoeRecord";
 import { fail, ok, type Result } from "~core/result";
 import {
-  CLIPS,
   CREASES,
   MATERIALS,
   PROFILES,
   SHOE_TYPES,
+  TOE_EDGES,
   TOES,
   TRACTIONS,
+  type ClipPlaceName,
   type Specification,
 } from "~core/shoe/specification";
+import { sameValue } from "~core/record/edit";
 import { parseLength } from "~core/units/length";
 import { sentenceCase } from "~core/foot/wording";
 import type { ForgeContext } from "./forgeContext";
@@ -24,9 +26,17 @@ const CHOICES: [field: keyof Specification, label: string, options: readonly str
   ["crease", "Nail holes", CREASES],
   ["profile", "Section", PROFILES],
   ["toe", "Toe", TOES],
-  ["clips", "Clips", CLIPS],
+  ["toeEdge", "Toe’s ground edge", TOE_EDGES],
   ["traction", "Grip", TRACTIONS],
   ["material", "Metal", MATERIALS],
+];
+
+/** Clips as they are asked for without a horse. */
+const CLIP_SETS: readonly { value: string; clips: ClipPlaceName[] }[] = [
+  { value: "none", clips: [] },
+  { value: "toe", clips: ["toe"] },
+  { value: "two side", clips: ["side medial", "side lateral"] },
+  { value: "two quarter", clips: ["quarter medial", "quarter lateral"] },
 ];
 
 /** The two measures, the section, and what kind of shoe: all that a shoe without a horse is asked for. */
@@ -115,6 +125,22 @@ export function AnvilFields({ anvil, steelOf }: ForgeContext) {
             />
           </label>
         ))}
+        <label className="spec-field">
+          <span>Clips</span>
+          <PickOne
+            value={CLIP_SETS.find(({ clips }) => sameValue(clips, spec.clips))?.value ?? "own"}
+            options={[
+              ...CLIP_SETS.map(({ value }) => ({ value, label: sentenceCase(value) })),
+              ...(CLIP_SETS.some(({ clips }) => sameValue(clips, spec.clips))
+                ? []
+                : [{ value: "own", label: "Own" }]),
+            ]}
+            onPick={(value) => {
+              const found = CLIP_SETS.find((one) => one.value === value);
+              if (found) void anvil.keep(["measures", "spec", "clips"], found.clips, "clips");
+            }}
+          />
+        </label>
         <label className="spec-field">
           <span>Nails a side</span>
           <PickOne

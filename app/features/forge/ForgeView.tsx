@@ -8,7 +8,7 @@ import { useView } from "~app/ui/useView";
 import { jobByMeasures, jobSteel } from "~core/forge/anvil/job";
 import { jobOfFoot } from "~core/visit/footJob";
 import { firstForging, forgingId } from "~core/forge/forgeRecord";
-import { specInWords } from "~core/shoe/specification";
+import { specInWords } from "~core/shoe/specWords";
 import { CutListView } from "./CutListView";
 import { FORGE_VIEWS, type ForgeContext, type ForgeViewName } from "./forgeContext";
 import { HandView } from "./HandView";

@@ -82,11 +82,6 @@ export function PatternView({ job, today }: ForgeContext) {
           Millimetres, 1:1. DXF release 12 with the layers OUTER, INNER, CREASE, NAILS and MARKS; tell the
           cutter that its unit is the millimetre.
         </p>
-        {job.fit.bars.length > 0 && (
-          <p className="quiet">
-            The bar is drawn over the branches as it lies; it is not joined to their edge.
-          </p>
-        )}
       </section>
     </div>
   );

@@ -1,7 +1,7 @@
 import { Checkbox, Form, Input, InputNumber, Radio, Select } from "antd";
 import { LIMBS } from "~core/foot/limb";
 import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "~core/shoe/facts";
-import { HEEL_SUPPORTS, PADS, SHOE_TYPES, TOES } from "~core/shoe/specification";
+import { HEEL_SUPPORTS, PADS, SHOE_TYPES, TOE_EDGES, TOES } from "~core/shoe/specification";
 import { useWording } from "~app/ui/useWording";
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
@@ -38,6 +38,9 @@ export function LifeFields() {
       <Form.Item name={["horse", "life", "growsMoreThanItWears"]} valuePropName="checked">
         <Checkbox>Grows more than it wears: could go bare</Checkbox>
       </Form.Item>
+      <Form.Item name={["horse", "life", "longPasterns"]} valuePropName="checked">
+        <Checkbox>Long pasterns for its size</Checkbox>
+      </Form.Item>
       <h2>Prescription</h2>
       <p className="quiet">What a vet prescribed outranks every rule until it runs out. Empty: none.</p>
       <Form.Item name={["horse", "prescription", "by"]} label="Prescribed by">
@@ -57,6 +60,9 @@ export function LifeFields() {
       </Form.Item>
       <Form.Item name={["horse", "prescription", "toe"]} label="Toe">
         <Select allowClear options={options(TOES)} />
+      </Form.Item>
+      <Form.Item name={["horse", "prescription", "toeEdge"]} label="Toe’s ground edge">
+        <Select allowClear options={options(TOE_EDGES)} />
       </Form.Item>
       <Form.Item name={["horse", "prescription", "support"]} label="Ends at">
         <Select allowClear options={options(HEEL_SUPPORTS)} />

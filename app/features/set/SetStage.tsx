@@ -6,7 +6,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { cautionsAt } from "~core/caution/cautions";
 import { sentenceCase } from "~core/foot/wording";
-import { specInWords } from "~core/shoe/specification";
+import { specInWords } from "~core/shoe/specWords";
 import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "~app/stage/NoteField";
 import { ShoeOverlay } from "~app/drawing/ShoeOverlay";

@@ -1,6 +1,6 @@
 import { useWording } from "~app/ui/useWording";
 import { SHOE_RULES } from "~core/shoe/advice/advise";
-import { ARCHETYPES, type Archetype, type ShoeRule } from "~core/shoe/advice/rule";
+import { BASES, type Base, type ShoeRule } from "~core/shoe/advice/rule";
 import "~app/ui/rulesTable.css";
 
 /** Every rule that the shoe bench argues from: when, then, because, against, and how well it is supported. */
@@ -49,16 +49,16 @@ export function ShoeRulesView() {
 }
 
 /** Which whole shoes a rule speaks for and against, in words. */
-function weighs({ favours = {}, rulesOut = [] }: ShoeRule): string {
+function weighs({ bases = {}, rulesOut = [] }: ShoeRule): string {
   const named = (sign: 1 | -1) =>
-    (Object.entries(favours) as [Archetype, number][])
+    (Object.entries(bases) as [Base, number][])
       .filter(([, weight]) => sign * weight > 0)
       .sort((a, b) => sign * (b[1] - a[1]))
-      .map(([one]) => ARCHETYPES[one].toLowerCase());
+      .map(([one]) => BASES[one].toLowerCase());
   const parts = [
     named(1).length > 0 ? `for ${named(1).join(", ")}` : "",
     named(-1).length > 0 ? `against ${named(-1).join(", ")}` : "",
-    rulesOut.length > 0 ? `never ${rulesOut.map((one) => ARCHETYPES[one].toLowerCase()).join(", ")}` : "",
+    rulesOut.length > 0 ? `never ${rulesOut.map((one) => BASES[one].toLowerCase()).join(", ")}` : "",
   ].filter(Boolean);
   return parts.join("; ");
 }

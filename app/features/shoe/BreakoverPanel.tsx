@@ -9,7 +9,7 @@ import {
   breakoverTradeOff,
   type BreakoverLens,
 } from "~core/shoe/breakover";
-import { LEAST_ROLL_MM } from "~core/shoe/fit";
+import { leastRoll } from "~core/shoe/fit";
 import { ok, fail, type Result } from "~core/result";
 import { parseAngle } from "~core/units/angle";
 import { sentenceCase } from "~core/foot/wording";
@@ -28,7 +28,7 @@ export function BreakoverPanel({ context, shoeing }: ShoeViewProps) {
   const most = Math.max(10, bench.fromToe, ...BREAKOVER_LENSES.map((one) => fromToe[one] ?? 0));
   const { apart, known } = shoe.direction;
   const { watched, wear } = shoe.ways;
-  const eased = LEAST_ROLL_MM[bench.spec.toe];
+  const eased = leastRoll(bench.spec);
   return (
     <section className="breakover" aria-label="Breakover">
       <h2>

@@ -1,15 +1,17 @@
 import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
-import type { Proposal } from "~core/shoe/advice/advise";
-import { ARCHETYPES } from "~core/shoe/advice/rule";
+import type { FittedProposal } from "~core/shoe/advice/fitted";
+import { advisedShoes } from "~core/visit/visitShoe";
 import { foundGave, foundInWords, gaveInWords } from "~core/shoe/foundShoe";
-import { specDifferences, specInWords } from "~core/shoe/specification";
+import { specDifferences } from "~core/shoe/specification";
+import { specInWords } from "~core/shoe/specWords";
 import { shoeInWords } from "~core/trim/planWords";
 import { shortDay } from "~app/ui/days";
+import { Argument } from "./Argument";
 import { SpecTable } from "./SpecTable";
 import type { ShoeViewProps } from "./shoeView";
 
@@ -19,15 +21,16 @@ export function Choose(props: ShoeViewProps) {
   const { file, feet, limb } = context;
   const { shoe, spec, draft } = shoeing;
   const wording = useWording();
-  const { advice, shoeFacts } = shoe;
+  const { shoeFacts } = shoe;
+  const advice = useMemo(() => advisedShoes(shoe), [shoe]);
   const { lastShoe, trim } = feet[limb];
   const [opened, setOpened] = useState<string | undefined>(undefined);
   const { found } = feet[limb].shoe ?? {};
   const gave = found && gaveInWords(foundGave(found, shoe.facts.survey), wording);
   const first = advice.proposals[0];
-  const chosenIs = (proposal: Proposal) =>
+  const chosenIs = (proposal: FittedProposal) =>
     shoeing.chosen && specDifferences(proposal.spec, spec).length === 0;
-  const open = opened ?? advice.proposals.find(chosenIs)?.archetype ?? first?.archetype;
+  const open = opened ?? advice.proposals.find(chosenIs)?.id ?? first?.id;
   const told = [
     ...shoeFacts.work,
     ...shoeFacts.footing,
@@ -86,19 +89,19 @@ export function Choose(props: ShoeViewProps) {
         )}
         <ol className="proposals">
           {advice.proposals.map((proposal, index) => {
-            const { archetype, prescribed, ruledOut } = proposal;
-            const isOpen = open === archetype;
+            const { id, base, name, prescribed, ruledOut } = proposal;
+            const isOpen = open === id;
             return (
-              <li key={archetype} className="proposal" data-out={ruledOut} data-chosen={chosenIs(proposal)}>
+              <li key={id} className="proposal" data-out={ruledOut} data-chosen={chosenIs(proposal)}>
                 <div className="proposal-head">
                   <button
                     type="button"
                     className="proposal-name"
                     aria-expanded={isOpen}
-                    onClick={() => setOpened(isOpen ? "" : archetype)}
+                    onClick={() => setOpened(isOpen ? "" : id)}
                   >
                     <span className="proposal-rank">{index + 1}</span>
-                    <b>{ARCHETYPES[archetype]}</b>
+                    <b>{name}</b>
                     {prescribed && <span className="proposal-flag">prescribed</span>}
                     {ruledOut && <span className="proposal-flag ember">spoken against</span>}
                   </button>
@@ -107,8 +110,8 @@ export function Choose(props: ShoeViewProps) {
                   ) : (
                     <Button
                       type={index === 0 && !shoeing.chosen ? "primary" : "default"}
-                      disabled={advice.askVet !== undefined && archetype !== "bare"}
-                      aria-label={`Take it: ${ARCHETYPES[archetype]}`}
+                      disabled={advice.askVet !== undefined && base !== "bare"}
+                      aria-label={`Take it: ${name}`}
                       onClick={() => shoeing.take(proposal.spec, prescribed ? "prescription" : "adviser")}
                     >
                       Take it
@@ -143,43 +146,6 @@ export function Choose(props: ShoeViewProps) {
         )}
       </section>
       <SpecTable {...props} advised={first?.spec} by={first?.by ?? {}} onward={() => show("fit")} />
-    </div>
-  );
-}
-
-/** Reasons both ways, each with what was seen and how well it is supported. */
-function Argument({ proposal }: { proposal: Proposal }) {
-  const wording = useWording();
-  return (
-    <div className="argument">
-      <ul aria-label="For">
-        {proposal.reasonsFor.map(({ rule, seen }) => (
-          <li key={rule.id} className="reason-for">
-            <b>{wording.inOwnWords(rule.then)}</b>
-            <span>
-              {wording.inOwnWords(rule.because)}.{" "}
-              <span className="quiet">
-                {wording.inOwnWords(seen)}; {rule.support}
-              </span>
-            </span>
-          </li>
-        ))}
-        {proposal.reasonsFor.length === 0 && <li className="quiet">Nothing speaks for it in particular.</li>}
-      </ul>
-      {proposal.reasonsAgainst.length > 0 && (
-        <ul aria-label="Against">
-          {proposal.reasonsAgainst.slice(0, 5).map(({ rule, because }) => (
-            <li key={`${rule.id} ${because}`} className="reason-against">
-              {wording.inOwnWords(because)}
-            </li>
-          ))}
-        </ul>
-      )}
-      {[...new Set(proposal.cautions)].map((caution) => (
-        <p key={caution} className="ember">
-          {wording.inOwnWords(caution)}
-        </p>
-      ))}
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useWording } from "~app/ui/useWording";
 import { specificationSchema } from "~core/shoe/shoeRecord";
-import type { SpecField } from "~core/shoe/specification";
+import type { LengthField } from "~core/shoe/specification";
 import type { Edit } from "~core/record/edit";
 import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
@@ -9,7 +9,7 @@ import { TypedField } from "~app/ui/TypedField";
 
 interface SpecLengthProps {
   label: string;
-  field: SpecField;
+  field: LengthField;
   draftKey: string;
   mm: number;
   edit: (mm: number) => readonly Edit[];

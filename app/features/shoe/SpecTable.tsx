@@ -1,77 +1,50 @@
-import { PickOne } from "~app/ui/PickOne";
 import { Button, Switch } from "antd";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { pairOf } from "~core/foot/limb";
 import { SHOE_RULES } from "~core/shoe/advice/advise";
 import {
-  CLIPS,
-  CREASES,
-  differencesInWords,
-  EXTRA_SIDES,
-  fieldInWords,
-  HEAD_PATTERNS,
-  HEEL_FINISHES,
-  HEEL_SUPPORTS,
-  MATERIALS,
-  PACKINGS,
-  PADS,
-  PROFILES,
-  SHOE_TYPES,
+  isBar,
+  ordinaryShoe,
   SPEC_NAMES,
   specDifferences,
-  STUDS,
-  TOES,
-  TRACTIONS,
   type Specification,
   type SpecField,
 } from "~core/shoe/specification";
+import { differencesInWords, fieldInWords } from "~core/shoe/specWords";
 import { sentenceCase } from "~core/foot/wording";
 import { LineOfWhy } from "~app/stage/LineOfWhy";
-import { RaiseFields } from "./RaiseFields";
-import { SpecLength } from "./SpecLength";
+import { EdgePaint } from "./EdgePaint";
+import { SpecInput } from "./SpecInput";
 import type { ShoeViewProps } from "./shoeView";
 
-type ChoiceField = Exclude<
-  SpecField,
-  | "width"
-  | "thickness"
-  | "extraWeb"
-  | "fullMedial"
-  | "fullLateral"
-  | "longerMedial"
-  | "longerLateral"
-  | "nailsMedial"
-  | "nailsLateral"
-  | "relief"
-  | "raise"
->;
-const CHOICES: Record<ChoiceField, readonly string[]> = {
-  type: SHOE_TYPES,
-  profile: PROFILES,
-  crease: CREASES,
-  material: MATERIALS,
-  toe: TOES,
-  support: HEEL_SUPPORTS,
-  heels: HEEL_FINISHES,
-  clips: CLIPS,
-  traction: TRACTIONS,
-  studs: STUDS,
-  pad: PADS,
-  packing: PACKINGS,
-  extraSide: EXTRA_SIDES,
-  pattern: HEAD_PATTERNS,
-};
-
-/** Groups of the specification in the order in which a shoe is thought of. */
-const GROUPS: readonly (readonly [name: string, fields: readonly SpecField[]])[] = [
+/** Groups of the specification in the order in which a shoe is thought of; a folded one is asked more rarely. */
+const GROUPS: readonly (readonly [name: string, fields: readonly SpecField[], folded?: "folded"])[] = [
   ["The bar", ["type", "width", "thickness", "profile", "material", "crease"]],
+  ["Toe and heels", ["toe", "toeEdge", "support", "fullMedial", "fullLateral"]],
   [
-    "Toe and heels",
-    ["toe", "support", "heels", "fullMedial", "fullLateral", "longerMedial", "longerLateral"],
+    "Hold and grip",
+    ["clips", "nailsMedial", "nailsLateral", "pattern", "nailMetal", "traction", "studsGood", "studsWet"],
   ],
-  ["Hold and grip", ["clips", "nailsMedial", "nailsLateral", "pattern", "traction", "studs"]],
-  ["Under the foot", ["relief", "pad", "packing", "extraSide", "extraWeb", "raise"]],
+  ["Under the foot", ["relief", "pad", "riveted", "packing", "packed", "raise", "sideWedge"]],
+  [
+    "Each branch its own",
+    [
+      "endMedial",
+      "endLateral",
+      "longerMedial",
+      "longerLateral",
+      "widerMedial",
+      "widerLateral",
+      "outMedial",
+      "outLateral",
+      "changeFrom",
+      "turn",
+      "fullToeMedial",
+      "fullToeLateral",
+    ],
+    "folded",
+  ],
 ];
 
 interface SpecTableProps extends ShoeViewProps {
@@ -89,6 +62,7 @@ export function SpecTable(props: SpecTableProps) {
   const wording = useWording();
   const last = feet[limb].lastShoe?.spec;
   const changed = last ? specDifferences(last, spec) : [];
+  const ordinary = ordinaryShoe(limb, context.file.horse.massKg);
   const overrules = advised ? specDifferences(advised, spec) : [];
   const pair = wording.limb(pairOf(limb));
   const pairSpec = feet[pairOf(limb)].shoe?.spec;
@@ -126,12 +100,26 @@ export function SpecTable(props: SpecTableProps) {
       </h2>
       {spec.type === "bare"
         ? field("type")
-        : GROUPS.map(([name, fields]) => (
-            <fieldset key={name} className="spec-group">
-              <legend>{name}</legend>
-              {fields.filter((one) => isAsked(one, spec)).map(field)}
-            </fieldset>
-          ))}
+        : GROUPS.map(([name, fields, folded]) => {
+            const asked = fields.filter((one) => isAsked(one, spec)).map(field);
+            return folded ? (
+              <details key={name} className="spec-folded" open={isOwn(fields, spec, ordinary)}>
+                <summary>{name}</summary>
+                <div className="spec-group">{asked}</div>
+              </details>
+            ) : (
+              <fieldset key={name} className="spec-group">
+                <legend>{name}</legend>
+                {asked}
+              </fieldset>
+            );
+          })}
+      {spec.type !== "bare" && (
+        <details className="spec-folded" open={isOwn(["edges", "unloaded"], spec, ordinary)}>
+          <summary>Edges by place, and what is unloaded</summary>
+          <EdgePaint limb={limb} shoeing={shoeing} />
+        </details>
+      )}
       {changed.length > 0 && last && (
         <p className="spec-changed">
           <b>Against last time:</b> <Fractions text={differencesInWords(last, spec, wording)} />.
@@ -180,66 +168,29 @@ export function SpecTable(props: SpecTableProps) {
   );
 }
 
+/** True where something of a folded group is not as an ordinary shoe has it. */
+const isOwn = (fields: readonly SpecField[], spec: Specification, ordinary: Specification): boolean =>
+  specDifferences(spec, { ...ordinary, type: spec.type }).some((one) => fields.includes(one));
+
 /** What hangs on another choice is asked only with it. */
-const isAsked = (field: SpecField, spec: Specification): boolean =>
-  field === "studs"
-    ? spec.traction === "stud holes"
-    : field === "extraWeb"
-      ? spec.extraSide !== "none"
-      : field === "packing"
-        ? spec.pad !== "none"
-        : true;
-
-function SpecInput({ name, label, context, shoeing }: { name: SpecField; label: string } & ShoeViewProps) {
-  const wording = useWording();
-  const { spec, put } = shoeing;
-  if (name === "raise") return <RaiseFields context={context} shoeing={shoeing} />;
-  if (name === "relief")
-    return (
-      <label className="spec-check">
-        <input type="checkbox" checked={spec.relief} onChange={() => put({ relief: !spec.relief })} />
-        <span>{label}</span>
-      </label>
-    );
-  if (name === "nailsMedial" || name === "nailsLateral")
-    return (
-      <label className="spec-field">
-        <span>{label}</span>
-        <PickOne
-          value={spec[name]}
-          options={[0, 1, 2, 3, 4, 5, 6].map((value) => ({ value, label: String(value) }))}
-          onPick={(count) => put({ [name]: count })}
-        />
-      </label>
-    );
-  if (name in CHOICES)
-    return (
-      <label className="spec-field">
-        <span>{label}</span>
-        <PickOne<string>
-          value={spec[name] as string}
-          options={CHOICES[name as ChoiceField].map((value) => ({
-            value,
-            label: (name === "support" ? SUPPORT_LABELS[value] : undefined) ?? wording.inOwnWords(value),
-          }))}
-          onPick={(value) => put({ [name]: value })}
-        />
-      </label>
-    );
-  return (
-    <SpecLength
-      key={`${context.limb} ${name}`}
-      label={label}
-      draftKey={`${context.visit.id}.${context.limb}.shoe.${name}`}
-      mm={spec[name] as number}
-      field={name}
-      edit={(mm) => shoeing.specEdits({ [name]: mm })}
-    />
-  );
+function isAsked(field: SpecField, spec: Specification): boolean {
+  switch (field) {
+    case "studsGood":
+    case "studsWet":
+      return spec.traction === "stud holes";
+    case "packing":
+    case "riveted":
+      return spec.pad !== "none" || (field === "packing" && isBar(spec));
+    case "packed":
+      return spec.packing === "setting compound";
+    case "endMedial":
+    case "endLateral":
+      return !isBar(spec);
+    case "support":
+      return spec.type !== "egg bar";
+    case "changeFrom":
+      return [spec.widerMedial, spec.widerLateral, spec.outMedial, spec.outLateral].some((mm) => mm !== 0);
+    default:
+      return true;
+  }
 }
-
-const SUPPORT_LABELS: Record<string, string> = {
-  heel: "heel",
-  frog: "back of frog",
-  long: "beyond, bulbs",
-};

@@ -7,7 +7,7 @@ import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { dueBeside, dueReason } from "~core/cycle/dueWords";
 import { LIMBS } from "~core/foot/limb";
-import { specInWords } from "~core/shoe/specification";
+import { specInWords } from "~core/shoe/specWords";
 import { change } from "~core/record/change";
 import { valueAt } from "~core/record/edit";
 import { signedBefore } from "~core/record/visit";

@@ -41,16 +41,34 @@ const SHOES: [string, Partial<Specification>, ForgedFrom, "LF" | "LH"][] = [
   ["egg bar", { type: "egg bar" }, "bar", "LF"],
   ["heart bar with weld", { type: "heart bar" }, "bar", "LF"],
   ["square toe", { toe: "square" }, "bar", "LH"],
-  ["rolled toe", { toe: "rolled", relief: true }, "bar", "LF"],
+  ["rolled toe", { toeEdge: "rolled", relief: true }, "bar", "LF"],
   [
     "heel blocks and more web outside",
-    { traction: "heel blocks", extraSide: "lateral", extraWeb: 4 },
+    { traction: "heel blocks", widerLateral: 4, outLateral: 4 },
     "bar",
     "LH",
   ],
-  ["light metal", { material: "aluminium", clips: "none" }, "bar", "LF"],
+  ["light metal", { material: "aluminium", clips: [] }, "bar", "LF"],
   ["thin section", { thickness: 5 }, "bar", "LF"],
-  ["altering a ready-made", { toe: "rolled" }, "ready-made", "LF"],
+  [
+    "everything that can be said of one",
+    {
+      toe: "square",
+      toeEdge: "rockered",
+      endMedial: "tucked",
+      endLateral: "open",
+      clips: ["toe", "quarter medial", "quarter lateral"],
+      widerMedial: -3,
+      widerLateral: 4,
+      edges: { heelLateral: "eased", toeQuarterMedial: "boxed", quarterMedial: "safe inside", toe: "rolled" },
+      unloaded: ["quarterLateral"],
+      relief: true,
+      traction: "stud holes",
+    },
+    "bar",
+    "LH",
+  ],
+  ["altering a ready-made", { toeEdge: "rolled" }, "ready-made", "LF"],
 ];
 
 describe("a heat", () => {
@@ -89,7 +107,7 @@ describe("plan of heats", () => {
   });
 
   test("the conditions of the trade", () => {
-    const creased = planned(operations({ clips: "toe" }));
+    const creased = planned(operations({ clips: ["toe"] }));
     expect(creased[0]).toMatchObject({ kind: "cold", ops: ["mark"] });
     for (const [first, then] of [
       ["upset", "crease-medial"],
@@ -182,7 +200,7 @@ function fewestByTrying(ops: readonly Operation[]): number {
 }
 
 describe("a plan that was moved by hand", () => {
-  const ops = operations({ clips: "toe" });
+  const ops = operations({ clips: ["toe"] });
   const plan = planned(ops);
   const kinds = (moved: HeatPlan) => [...new Set(heatTroubles(ops, moved).map(({ kind }) => kind))];
 
@@ -219,7 +237,7 @@ describe("colours", () => {
   test("light metal shows none, and is told by a pine stick", () => {
     expect(lookFor(400, "aluminium")).toContain("pine stick");
     expect(lookFor(1090, "steel")).toBe("bright orange, about 1090 °C in shade");
-    for (const op of operations({ material: "aluminium", clips: "none" }).filter(({ heat }) => heat))
+    for (const op of operations({ material: "aluminium", clips: [] }).filter(({ heat }) => heat))
       expect([op.heat, op.caution?.includes("No colour")]).toEqual([{ fromC: 350, toC: 450 }, true]);
   });
 });

@@ -1,4 +1,4 @@
-import type { Specification } from "../../shoe/specification";
+import { bySide, endOf, isBar, type BranchEnd, type Specification } from "../../shoe/specification";
 import { finishOperations } from "./finish";
 import type { Operation } from "./operation";
 import type { Side } from "../../foot/limb";
@@ -16,6 +16,13 @@ import {
   type ForgedFrom,
 } from "./operationList";
 import { weldOperations } from "./weld";
+
+const END_CHECKS: Record<BranchEnd, string> = {
+  plain: "ends square",
+  tapered: "evenly narrower to its end, no thinner",
+  tucked: "end towards the middle of the heel",
+  open: "inner edge cut back, end clear of the frog",
+};
 
 /**
  * Everything that is to be done for this shoe, in a usual order, each with what has to come before it, the heat it needs
@@ -43,21 +50,22 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
     "both lengths from the centre mark",
   );
   const creased = spec.crease === "creased" && !light;
-  const bar = spec.type === "straight bar" || spec.type === "egg bar" || spec.type === "heart bar";
+  const bar = isBar(spec);
   hot("upset", "Upset the toe on the centre mark", "toe", FORGING, ["mark"], {
     check: "swallowed the bump, still straight and square",
     ...(!light && { caution: FUMES }),
   });
   pair((side) => {
-    if (spec.extraSide === side)
+    const wider = bySide(spec, "wider", side);
+    if (wider !== 0)
       hot(
         `widen-${side}`,
-        `Draw the web of the ${side} branch wider, from its quarter mark back`,
+        `Draw the web of the ${side} branch ${Math.abs(wider)} mm ${wider > 0 ? "wider" : "narrower"}, from its ${spec.changeFrom === "widest" ? "quarter" : "toe"} mark back`,
         side,
         FORGING,
         ["mark"],
         {
-          check: "no thinner than the rest",
+          check: wider > 0 ? "no thinner than the rest" : "no thicker than the rest",
         },
       );
     if (spec.traction === "heel blocks" && !bar)
@@ -69,10 +77,17 @@ export function shoeOperations(spec: Specification, from: ForgedFrom = "bar"): O
         check: "thin edge, no crack",
       });
     else
-      hot(`heel-${side}`, `Shape the ${side} heel while its branch is straight`, side, SHAPING, ["mark"], {
-        cools: cools("light"),
-        check: spec.heels === "safe inner edge" ? "inner edge rounded" : "ends square",
-      });
+      hot(
+        `heel-${side}`,
+        `Shape the ${side} heel ${endOf(spec, side) === "plain" ? "" : `${endOf(spec, side)} `}while its branch is straight`,
+        side,
+        SHAPING,
+        ["mark"],
+        {
+          cools: cools("light"),
+          check: END_CHECKS[endOf(spec, side)],
+        },
+      );
   });
   const heelDone = (side: Side): string[] =>
     ops.filter(({ id }) => /^(heel|scarf|block|widen)-/.test(id) && id.endsWith(side)).map(({ id }) => id);

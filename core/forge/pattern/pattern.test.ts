@@ -60,12 +60,17 @@ describe("shoePattern", () => {
       expect.arrayContaining(["centre line", "breakover", "widest", "heels", "clip"]),
     );
     expect(
-      shoePattern(shoe({ crease: "stamped", clips: "side" }), []).lines.filter(
+      shoePattern(shoe({ crease: "stamped", clips: ["side medial", "side lateral"] }), []).lines.filter(
         ({ layer }) => layer === "CREASE",
       ),
     ).toHaveLength(0);
-    expect(pattern({ clips: "side" }).lines.filter(({ name }) => name === "clip")).toHaveLength(2);
-    expect(pattern({ type: "heart bar" }).lines.filter(({ name }) => name === "bar")).toHaveLength(2);
+    expect(
+      pattern({ clips: ["side medial", "side lateral"] }).lines.filter(({ name }) => name === "clip"),
+    ).toHaveLength(2);
+    const closed = pattern({ type: "heart bar" }).lines;
+    expect(closed.filter(({ layer, closed: is }) => layer === "OUTER" && is)).toHaveLength(1);
+    // On both sides of the plate, and one piece with it.
+    expect(closed.filter(({ layer }) => layer === "INNER")).toHaveLength(1);
   });
 
   test("clips stand outside the outer edge", () => {

@@ -1,17 +1,13 @@
-import {
-  directionAlong,
-  interpolate,
-  offsetPolyline,
-  pointAlong,
-  lengthDownTo,
-} from "../../geometry/polyline";
+import { directionAlong, lengthDownTo, offsetPolyline, pointAlong } from "../../geometry/polyline";
 import type { SolarPoint } from "../../geometry/vector";
-import { SIDES, type Side } from "../../foot/limb";
+import { SIDES } from "../../foot/limb";
 import { signOf } from "../../foot/parametric/parameters";
 import type { Fit } from "../../shoe/fit";
-import { clipPlaces } from "../../shoe/clips";
-import { inwardsOf, roundTheToe, widestYOf } from "../../shoe/outline";
-import { PAST_NAIL_MM } from "../marks";
+import { CLIP_MM, clipPlaces } from "../../shoe/clips";
+import { sectorRun } from "../../shoe/sectors";
+import { isBar } from "../../shoe/specification";
+import { roundTheToe, widestYOf } from "../../shoe/outline";
+import { creaseOf } from "../../shoe/crease";
 
 /** Layers of a pattern, in the order of drawing: what is cut, and what is only looked at. */
 export const PATTERN_LAYERS = ["OUTER", "INNER", "CREASE", "NAILS", "MARKS"] as const;
@@ -22,7 +18,7 @@ export interface PatternLine {
   points: readonly SolarPoint[];
   closed: boolean;
   /** What it is, for the marks. */
-  name?: "clip" | "breakover" | "centre line" | "widest" | "heels" | "bar" | "crease edge";
+  name?: "clip" | "breakover" | "centre line" | "widest" | "heels" | "unloaded" | "crease edge";
 }
 
 /** A shoe as it is printed or cut, mm, y up, 1:1. */
@@ -37,13 +33,12 @@ export interface Pattern {
 /** Sizes of the holes and of the groove, mm. Assumption: a slim nail's neck. */
 const HOLE_MM = { along: 6, across: 3 };
 const CREASE_MM = 7;
-const CLIP_MM = { wide: 22, high: 12 };
 /** How far the centre line and the cross marks reach past the shoe, mm. */
 const REACH_MM = 6;
 
 /**
- * The pattern of a fitted shoe as seen from below. OUTER and INNER together bound the web, heel to heel; for a shoe with
- * a bar the bar's own edge lies on INNER. Holes stand along the outer edge where the nails go.
+ * The pattern of a fitted shoe as seen from below. OUTER and INNER together bound the metal: heel to heel, or all round
+ * and inside where a bar closes it. Holes stand along the outer edge where the nails go.
  */
 export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
   const { spec } = fit.question;
@@ -52,12 +47,18 @@ export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
   const ends = (points: readonly SolarPoint[]) =>
     [points[0] as SolarPoint, points.at(-1) as SolarPoint] as const;
   const [innerMedial, innerLateral] = ends(inner);
-  const lines: PatternLine[] = [
-    // The ends of the branches belong to the outer edge, so that both edges close.
-    { layer: "OUTER", points: [innerMedial, ...outer, innerLateral], closed: false },
-    { layer: "INNER", points: inner, closed: false },
-    ...fit.bars.map((points): PatternLine => ({ layer: "INNER", points, closed: true, name: "bar" })),
-  ];
+  const lines: PatternLine[] = isBar(spec)
+    ? [
+        { layer: "OUTER", points: fit.solid.outside, closed: true },
+        ...fit.solid.holes.map((points): PatternLine => ({ layer: "INNER", points, closed: true })),
+      ]
+    : [
+        // The ends of the branches belong to the outer edge, so that both edges close.
+        { layer: "OUTER", points: [innerMedial, ...outer, innerLateral], closed: false },
+        { layer: "INNER", points: inner, closed: false },
+      ];
+  for (const sector of spec.unloaded)
+    lines.push({ layer: "MARKS", points: sectorRun(fit.outer, sector), closed: false, name: "unloaded" });
   if (spec.crease === "creased")
     for (const side of SIDES) {
       const way = creaseOf(fit, side);
@@ -79,7 +80,7 @@ export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
         closed: true,
       });
     }
-  const low = Math.min(...[...outer, ...fit.bars.flat()].map(([, y]) => y));
+  const low = Math.min(...fit.solid.outside.map(([, y]) => y));
   lines.push({
     layer: "MARKS",
     name: "centre line",
@@ -143,29 +144,6 @@ export function shoePattern(fit: Fit, label: readonly string[]): Pattern {
     },
     label: [...label],
   };
-}
-
-/** How close its points lie, mm. */
-const STEP_MM = 4;
-
-/** The middle of the crease: along the outer edge, as far in as the nails stand. */
-function creaseOf(fit: Fit, side: Side): SolarPoint[] {
-  const nails = fit.nails[side];
-  const [first, last] = [nails[0], nails.at(-1)];
-  if (!first || !last || nails.length < 2) return [];
-  const [from, to] = [Math.max(0, first.s - PAST_NAIL_MM), last.s + PAST_NAIL_MM];
-  const steps = Math.max(2, Math.ceil((to - from) / STEP_MM));
-  return Array.from({ length: steps + 1 }, (_, index): SolarPoint => {
-    const s = from + ((to - from) * index) / steps;
-    const { at } = pointAlong(fit.outer[side], s);
-    const [dx, dy] = directionAlong(fit.outer[side], s, 5);
-    const inwards = inwardsOf([dx, dy], side);
-    const inset = interpolate(
-      nails.map((nail) => [nail.s, nail.inset] as const),
-      s,
-    );
-    return [at[0] + inwards[0] * inset, at[1] + inwards[1] * inset];
-  });
 }
 
 function box(at: SolarPoint, along: readonly [number, number], long: number, wide: number): SolarPoint[] {

@@ -1,30 +1,38 @@
-import type { Specification } from "../specification";
-import { ordinaryShoe } from "../specification";
+import { ordinaryShoe, specDifferences, type Specification, type SpecField } from "../specification";
 import type { ShoeFacts } from "../facts";
+import { disputesOf, type Dispute } from "./disputes";
+import { dress, wantsOf, type Dressed, type Spoken } from "./dress";
 import { FOOT_RULES } from "./footRules";
 import { LIMB_RULES } from "./limbRules";
-import { ARCHETYPE_NAMES, type Archetype, type ShoeRule, type SpecPatch } from "./rule";
+import { proposalName } from "./proposalName";
+import { BASE_NAMES, type Base, type ShoeRule } from "./rule";
 import { WORK_RULES } from "./workRules";
 
-/** The whole table, in the order in which rules are heard: what a later one gives stands. */
+export type { Spoken } from "./dress";
+
+/** The whole table, in the order in which rules are heard: where two weigh the same, what a later one gives stands. */
 export const SHOE_RULES: readonly ShoeRule[] = [...WORK_RULES, ...LIMB_RULES, ...FOOT_RULES];
 
-/** A rule that spoke, with what it saw. */
-export interface Spoken {
-  rule: ShoeRule;
-  seen: string;
+export interface Against extends Spoken {
+  /** Why it speaks against this shoe: as a rule of its own, as a wish that this shoe does not have, or as the price. */
+  as: "ruled out" | "against" | "not in it" | "price";
+  because: string;
 }
 
 /** A whole specification with its argument. */
 export interface Proposal {
-  archetype: Archetype;
+  id: string;
+  base: Base;
+  /** Its base and what dresses it, in words. */
+  name: string;
   spec: Specification;
-  /** Rules that speak for this whole shoe, the strongest first, then those that shaped it. */
+  /** Rules that speak for this base, the strongest first, then those whose wishes stand in it. */
   reasonsFor: Spoken[];
-  reasonsAgainst: { because: string; seen: string; rule: ShoeRule }[];
+  reasonsAgainst: Against[];
   cautions: string[];
+  disputes: Dispute[];
   /** Which rule set a field. */
-  by: Partial<Record<keyof Specification, string>>;
+  by: Partial<Record<SpecField, string>>;
   ruledOut: boolean;
   /** True for what a vet prescribed: it outranks every rule. */
   prescribed: boolean;
@@ -34,90 +42,87 @@ export interface Advice {
   /** Best first; what is ruled out comes last. */
   proposals: Proposal[];
   spoken: Spoken[];
-  /** True where nothing is nailed on without a vet's plan, and there is none. */
+  /** Set where nothing is nailed on without a vet's plan, and there is none. */
   askVet?: string;
 }
 
-/** What makes each whole shoe out of the ordinary one. */
-const MAKES: Record<Archetype, (shoe: Specification) => SpecPatch> = {
-  bare: () => ({ type: "bare" }),
-  creased: () => ({}),
-  concave: (shoe) => ({ profile: "concave", width: shoe.width - 3 }),
-  broad: (shoe) => ({ width: shoe.width + 5, thickness: Math.max(8, shoe.thickness - 1) }),
-  light: (shoe) => ({ material: "aluminium", thickness: shoe.thickness + 1, crease: "creased" }),
-  stamped: () => ({ crease: "stamped", pattern: "square" }),
-  sliding: (shoe) => ({
-    type: "sliding plate",
-    width: shoe.width + 8,
-    thickness: 7,
-    crease: "stamped",
-    pattern: "slim",
-  }),
-  "frog pad": () => ({ pad: "frog support", packing: "setting compound" }),
-  "straight bar": () => ({ type: "straight bar", support: "frog" }),
-  "heart bar": () => ({ type: "heart bar", support: "frog" }),
-  "egg bar": () => ({ type: "egg bar", support: "long" }),
-};
-
-/** A shoe that nobody argues for or against; a creased one is what most feet wear. */
-const PRIOR: Record<Archetype, number> = {
+/** A whole shoe that nobody argues for or against; an open one is what most feet wear. */
+const PRIOR: Record<Base, number> = {
   bare: 0,
-  creased: 2,
-  concave: 0.5,
-  broad: 0.5,
-  light: -1,
-  stamped: 0.5,
+  open: 2,
   sliding: -4,
   "frog pad": -1,
   "straight bar": -1,
   "heart bar": -1.5,
   "egg bar": -2,
 };
-
-/** Fields that a bar, a plate or a pad is made of: no rule about the rest of the shoe takes them away. */
-const OWN: Partial<Record<Archetype, readonly (keyof Specification)[]>> = {
-  light: ["material"],
-  sliding: ["crease", "traction", "studs", "clips"],
-  "frog pad": ["pad", "packing"],
-  "straight bar": ["support"],
-  "heart bar": ["support"],
-  "egg bar": ["support"],
-};
-
-/** How many proposals are a short list. */
+/** How much a dressing's wishes count against the argument about the base. Assumption: they order shoes of one base. */
+const DRESSING_PART = 0.1;
+/** How many proposals are a short list, and how many of them may be one base in another dress. */
 const SHORT_LIST = 4;
+const OF_ONE_BASE = 2;
 
 /**
- * A ranked short list of whole specifications, each with reasons both ways. Weights only order the list. A prescription
- * outranks every rule and stands first; bare is always weighed. The same facts give the same list.
+ * A ranked short list of whole specifications, each with reasons both ways. A base is dressed by every rule that speaks;
+ * where a wish is outweighed, the shoe that has it stands in the list as well; a bar, a plate or a frog pad for which nobody speaks does
+ * not. Weights only order the list. A prescription
+ * outranks every rule and stands first, as itself; bare is always weighed. No shoe stands in it twice. The same facts give
+ * the same list.
  */
 export function adviseShoe(facts: ShoeFacts): Advice {
   const spoken = SHOE_RULES.flatMap((rule): Spoken[] => {
     const seen = rule.sees(facts);
     return seen === undefined ? [] : [{ rule, seen }];
   });
-  const ranked = ARCHETYPE_NAMES.map((archetype) => propose(archetype, facts, spoken)).sort(
-    (a, b) => Number(a.proposal.ruledOut) - Number(b.proposal.ruledOut) || b.score - a.score,
-  );
-  const short = ranked.slice(0, SHORT_LIST);
-  const bare = ranked.find(({ proposal }) => proposal.archetype === "bare");
-  const list = bare && !short.includes(bare) ? [...short, bare] : short;
+  const about = (base: Base) =>
+    spoken.reduce((sum, { rule }) => sum + (rule.bases?.[base] ?? 0), PRIOR[base]);
+  const isOut = (base: Base) => spoken.some(({ rule }) => rule.rulesOut?.includes(base));
+  const speaksFor = (base: Base) =>
+    base === "open" || base === "bare" || spoken.some(({ rule }) => (rule.bases?.[base] ?? 0) > 0);
+  const ranked = BASE_NAMES.filter(
+    (base) => speaksFor(base) || (facts.prescription && prescribesBase(base, facts.prescription)),
+  )
+    .flatMap((base) =>
+      dresses(base, facts, spoken).map((dressed) => ({
+        dressed,
+        out: isOut(base),
+        score: about(base) + DRESSING_PART * dressed.weight,
+      })),
+    )
+    .sort((a, b) => Number(a.out) - Number(b.out) || b.score - a.score);
   const { prescription } = facts;
-  const proposals = list.map(({ proposal }) => proposal);
-  const vet = spoken.find(({ rule }) => rule.vetFirst);
-  if (prescription) {
-    const from = proposals.find(({ archetype }) => fits(archetype, prescription)) ?? proposals[0];
-    if (from && fits(from.archetype, prescription)) proposals.splice(proposals.indexOf(from), 1);
-    if (from)
-      proposals.unshift({
-        ...from,
-        spec: prescribedSpec(from.spec, prescription),
-        prescribed: true,
-        ruledOut: false,
-      });
+  const first =
+    prescription &&
+    prescribed(
+      ranked.find(({ dressed }) => prescribesBase(dressed.base, prescription))?.dressed ??
+        dress("open", facts, spoken),
+      prescription,
+    );
+  const list: Dressed[] = [];
+  for (const { dressed } of ranked) {
+    if (list.length === SHORT_LIST) break;
+    const twice = [...list, ...(first ? [first] : [])].some(
+      ({ spec }) => specDifferences(spec, dressed.spec).length === 0,
+    );
+    if (
+      twice ||
+      dressed.base === first?.base ||
+      !speaksFor(dressed.base) ||
+      list.filter(({ base }) => base === dressed.base).length === OF_ONE_BASE
+    )
+      continue;
+    list.push(dressed);
   }
+  if (!list.some(({ base }) => base === "bare") && first?.base !== "bare")
+    list.push(dress("bare", facts, spoken));
+  const vet = spoken.find(({ rule }) => rule.vetFirst);
+  const argued = (dressed: Dressed, isPrescribed: boolean, index: number): Proposal =>
+    argue(dressed, facts, spoken, isPrescribed, index);
   return {
-    proposals,
+    proposals: [
+      ...(first ? [argued(first, true, 0)] : []),
+      ...list.map((dressed, index) => argued(dressed, false, index + 1)),
+    ],
     spoken,
     ...(vet &&
       !prescription && {
@@ -126,71 +131,108 @@ export function adviseShoe(facts: ShoeFacts): Advice {
   };
 }
 
-const fits = (archetype: Archetype, { type }: NonNullable<ShoeFacts["prescription"]>): boolean =>
-  type === undefined
-    ? archetype !== "bare"
-    : type === "plain"
-      ? archetype === "creased"
-      : archetype === (type === "sliding plate" ? "sliding" : type);
+/** A base in every dress that somebody wants: the best, and each one in which an outweighed wish stands. */
+function dresses(base: Base, facts: ShoeFacts, spoken: readonly Spoken[]): Dressed[] {
+  const best = dress(base, facts, spoken);
+  return [
+    best,
+    ...[...best.lacks]
+      .filter((rule) => MAKES_ANOTHER_SHOE.some((field) => field in wantsOf(rule, facts, base)))
+      .map((rule) => dress(base, facts, spoken, { forced: rule })),
+    // The shoe that most feet wear stands beside what the ground would have.
+    ...(base === "open"
+      ? [
+          dress(base, facts, spoken, {
+            without: (key) => (MAKES_ANOTHER_SHOE as readonly string[]).includes(key),
+          }),
+        ]
+      : []),
+  ];
+}
+/** Wishes that make another shoe of the same base; the others are details of one. */
+const MAKES_ANOTHER_SHOE = ["web", "profile", "material", "pad", "packing", "riveted", "crease"] as const;
 
-/** A specification as the vet asked for it: what is prescribed, over what the rules gave. */
-function prescribedSpec(
-  spec: Specification,
-  { type, toe, support, pad, raiseDeg, until }: NonNullable<ShoeFacts["prescription"]>,
-): Specification {
-  return {
-    ...spec,
+type Prescription = NonNullable<ShoeFacts["prescription"]>;
+
+/** The base that a prescription means: its type, a frog pad where it asks for one, any shod one where it names none. */
+function prescribesBase(base: Base, { type, pad }: Prescription): boolean {
+  if (type === undefined || type === "plain")
+    return pad === "frog support"
+      ? base === "frog pad"
+      : type === "plain"
+        ? base === "open"
+        : base !== "bare";
+  return base === (type === "sliding plate" ? "sliding" : type);
+}
+
+/** A shoe as the vet asked for it: what is prescribed, over what the rules gave. */
+function prescribed(
+  dressed: Dressed,
+  { type, toe, toeEdge, support, pad, raiseDeg, until }: Prescription,
+): Dressed {
+  const spec: Specification = {
+    ...dressed.spec,
     ...(type !== undefined && { type }),
     ...(toe !== undefined && { toe }),
+    ...(toeEdge !== undefined && { toeEdge }),
     ...(support !== undefined && { support }),
-    ...(pad !== undefined && { pad }),
+    ...(pad !== undefined && { pad, riveted: pad !== "none" }),
+    ...(pad === "none" && { packing: "none" as const }),
     ...(raiseDeg !== undefined &&
       raiseDeg > 0 && { raise: { degrees: raiseDeg, cycles: 1, exit: `the vet’s test, by ${until}` } }),
   };
+  return { ...dressed, spec };
 }
 
-function propose(
-  archetype: Archetype,
+function argue(
+  { base, spec, stands, lost, by }: Dressed,
   facts: ShoeFacts,
   spoken: readonly Spoken[],
-): { proposal: Proposal; score: number } {
-  const ordinary = ordinaryShoe(facts.limb, facts.massKg);
-  const own = new Set(OWN[archetype] ?? []);
-  const by: Proposal["by"] = {};
-  const spec = { ...ordinary, ...MAKES[archetype](ordinary) };
-  const bare = archetype === "bare";
-  if (!bare)
-    for (const { rule } of spoken) {
-      const patch = typeof rule.gives === "function" ? rule.gives(facts) : rule.gives;
-      for (const field of Object.keys(patch ?? {}) as (keyof Specification)[]) {
-        if (own.has(field)) continue;
-        Object.assign(spec, { [field]: patch?.[field] });
-        by[field] = rule.id;
-      }
-    }
-  const score = spoken.reduce((sum, { rule }) => sum + (rule.favours?.[archetype] ?? 0), PRIOR[archetype]);
-  const speaks = (sign: 1 | -1) =>
-    spoken
-      .filter(({ rule }) => sign * (rule.favours?.[archetype] ?? 0) > 0)
-      .sort((a, b) => sign * ((b.rule.favours?.[archetype] ?? 0) - (a.rule.favours?.[archetype] ?? 0)));
-  const shaped = bare ? [] : spoken.filter(({ rule }) => Object.values(by).includes(rule.id));
-  const speaksFor = speaks(1);
-  const reasonsFor = [...speaksFor, ...shaped.filter((one) => !speaksFor.includes(one))];
-  const out = spoken.filter(({ rule }) => rule.rulesOut?.includes(archetype));
+  isPrescribed: boolean,
+  index: number,
+): Proposal {
+  const weight = ({ rule }: Spoken) => rule.bases?.[base] ?? 0;
+  const speaksFor = spoken.filter((one) => weight(one) > 0).sort((a, b) => weight(b) - weight(a));
+  const reasonsFor = [
+    ...speaksFor,
+    ...spoken.filter((one) => stands.has(one.rule) && !speaksFor.includes(one)),
+  ];
+  const out = spoken.filter(({ rule }) => rule.rulesOut?.includes(base));
+  const against = spoken
+    .filter((one) => weight(one) < 0 && !out.includes(one))
+    .sort((a, b) => weight(a) - weight(b));
+  const missing = spoken.filter((one) => lost.has(one.rule) && !against.includes(one));
+  const as = (kind: Against["as"], list: readonly Spoken[], because: (rule: ShoeRule) => string): Against[] =>
+    list.map(({ rule, seen }) => ({ rule, seen, as: kind, because: because(rule) }));
   return {
-    score,
-    proposal: {
-      archetype,
-      spec,
-      by,
-      prescribed: false,
-      reasonsFor,
-      reasonsAgainst: [
-        ...[...out, ...speaks(-1)].map(({ rule, seen }) => ({ because: rule.because, seen, rule })),
-        ...reasonsFor.map(({ rule, seen }) => ({ because: rule.against, seen, rule })),
-      ],
-      cautions: reasonsFor.flatMap(({ rule }) => (rule.caution ? [rule.caution] : [])),
-      ruledOut: out.length > 0,
-    },
+    id: `${base}-${index}`,
+    base,
+    name: proposalName(spec, ordinaryShoe(facts.limb, facts.massKg)),
+    spec,
+    by,
+    prescribed: isPrescribed,
+    reasonsFor,
+    reasonsAgainst: [
+      ...as("ruled out", out, (rule) => rule.because),
+      ...as("against", against, (rule) => rule.because),
+      ...as("not in it", missing, (rule) => `${rule.then}: not in this one`),
+      ...as("price", reasonsFor, (rule) => rule.against),
+    ],
+    cautions: [
+      ...new Set(
+        [...reasonsFor, ...out, ...against, ...spoken.filter(({ rule }) => asks(rule))].flatMap(({ rule }) =>
+          rule.caution &&
+          (stands.has(rule) || weight({ rule, seen: "" }) !== 0 || asks(rule)) &&
+          spec.type !== "bare"
+            ? [rule.caution]
+            : [],
+        ),
+      ),
+    ],
+    disputes: disputesOf(spec, facts),
+    ruledOut: out.length > 0 && !isPrescribed,
   };
 }
+
+/** A rule that changes no shoe and asks something of the hand. */
+const asks = (rule: ShoeRule): boolean => !rule.gives && !rule.bases && !rule.rulesOut;

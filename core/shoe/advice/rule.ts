@@ -1,27 +1,36 @@
 import type { Specification } from "../specification";
 import type { ShoeFacts } from "../facts";
 
-/** Whole shoes that are held against each other. */
-export const ARCHETYPES = {
+/** Whole shoes that are held against each other; what dresses them is argued apart. */
+export const BASES = {
   bare: "Bare",
-  creased: "Creased shoe",
-  concave: "Creased concave",
-  broad: "Broad web",
-  light: "Light metal",
-  stamped: "Plain stamped",
+  open: "Open shoe",
   sliding: "Sliding plate",
   "frog pad": "Frog-support pad",
   "straight bar": "Straight bar",
   "heart bar": "Heart bar",
   "egg bar": "Egg bar",
 } as const;
-export type Archetype = keyof typeof ARCHETYPES;
-export const ARCHETYPE_NAMES = Object.keys(ARCHETYPES) as Archetype[];
+export type Base = keyof typeof BASES;
+export const BASE_NAMES = Object.keys(BASES) as Base[];
 
-/** How well a rule is supported. */
-export type Support = "published measurement" | "common practice" | "single practitioners" | "disputed";
+/** How well a rule is supported; a model is called a model. */
+export type Support =
+  | "published measurement"
+  | "common practice"
+  | "single practitioners"
+  | "disputed"
+  | "a model, not a measurement";
 
-export type SpecPatch = Partial<Specification>;
+/** How broad the web is against an ordinary foot's of this size. */
+export const WEBS = ["narrow", "ordinary", "broad"] as const;
+export type Web = (typeof WEBS)[number];
+
+/** What a rule wants of a shoe: fields of its specification, how broad it is, the least web that holds its nails. */
+export interface Dressing extends Partial<Specification> {
+  web?: Web;
+  leastWidth?: number;
+}
 
 /** A rule of advice: data with a test of when it speaks. Words in the trade's language, with medial and lateral. */
 export interface ShoeRule {
@@ -34,12 +43,16 @@ export interface ShoeRule {
   support: Support;
   /** What it saw in the facts, as evidence; undefined where it does not speak. */
   sees: (facts: ShoeFacts) => string | undefined;
-  /** What it changes in every shoe that is proposed. */
-  gives?: SpecPatch | ((facts: ShoeFacts) => SpecPatch);
+  /** What it wants of a shoe; it speaks only for shoes that have it. */
+  gives?: Dressing | ((facts: ShoeFacts) => Dressing);
+  /** How much its wishes weigh against other rules' for the same field, 1 unless said; an unspoken field weighs 0.5. */
+  weight?: number | ((facts: ShoeFacts) => number);
+  /** The whole shoes that it dresses; every shod one unless said. */
+  only?: readonly Base[];
   /** Which whole shoes it speaks for (positive) and against (negative); weights only order the list. */
-  favours?: Partial<Record<Archetype, number>>;
+  bases?: Partial<Record<Base, number>>;
   /** Whole shoes that it rules out: they are shown last, with the reason. */
-  rulesOut?: readonly Archetype[];
+  rulesOut?: readonly Base[];
   caution?: string;
   /** True where nothing is nailed on without a vet's plan. */
   vetFirst?: boolean;

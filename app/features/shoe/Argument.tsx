@@ -1,0 +1,69 @@
+import { useWording } from "~app/ui/useWording";
+import { sentenceCase } from "~core/foot/wording";
+import type { FittedProposal } from "~core/shoe/advice/fitted";
+
+/** A word before what speaks against: how it does. */
+const AS = { "ruled out": "Ruled out: ", against: "", "not in it": "", price: "" } as const;
+/** As many prices as are read; the rest is what stands in every such shoe. */
+const MOST_AGAINST = 6;
+
+/** Reasons both ways, each with what was seen and how well it is supported; what it breaks; what is disputed. */
+export function Argument({ proposal }: { proposal: FittedProposal }) {
+  const wording = useWording();
+  const { reasonsFor, reasonsAgainst, cautions, breaks, disputes } = proposal;
+  const own = wording.inOwnWords;
+  return (
+    <div className="argument">
+      <ul aria-label="For">
+        {reasonsFor.map(({ rule, seen }) => (
+          <li key={rule.id} className="reason-for">
+            <b>{own(rule.then)}</b>
+            <span>
+              {own(rule.because)}.{" "}
+              <span className="quiet">
+                {own(seen)}; {rule.support}
+              </span>
+            </span>
+          </li>
+        ))}
+        {reasonsFor.length === 0 && <li className="quiet">Nothing speaks for it in particular.</li>}
+      </ul>
+      {reasonsAgainst.length > 0 && (
+        <ul aria-label="Against">
+          {reasonsAgainst.slice(0, MOST_AGAINST).map(({ rule, because, as, seen }) => (
+            <li key={`${rule.id} ${as}`} className="reason-against" data-as={as}>
+              {AS[as]}
+              {own(because)}
+              {as !== "price" && (
+                <span className="quiet">
+                  {" "}
+                  {own(seen)}; {rule.support}
+                </span>
+              )}
+            </li>
+          ))}
+        </ul>
+      )}
+      {breaks.map(({ id, name, text }) => (
+        <p key={id} className="reason-breaks">
+          <b>It breaks “{name}”.</b> {text}
+        </p>
+      ))}
+      {disputes.map(({ id, about, one, other, ours }) => (
+        <details key={id} className="dispute">
+          <summary>
+            {about}: <span className="quiet">disputed</span>
+          </summary>
+          <p>
+            {one} {other} <span className="quiet">Here: {sentenceCase(ours)}</span>
+          </p>
+        </details>
+      ))}
+      {cautions.map((caution) => (
+        <p key={caution} className="ember">
+          {own(caution)}
+        </p>
+      ))}
+    </div>
+  );
+}
