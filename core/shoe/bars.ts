@@ -1,4 +1,6 @@
+import { directionAlong, offsetPolyline, pointAlong, polylineLength } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
+import type { Side } from "../foot/limb";
 import type { FitQuestion, ShodFoot } from "./fitQuestion";
 import type { SidedLine } from "./outline";
 
@@ -47,24 +49,47 @@ export function frogPlate(
   ];
 }
 
+/** How far up both branches an egg bar's round begins, so that it is one piece with them, mm. */
+const INTO_BRANCH_MM = 8;
+
+/** The round of an egg bar: on from each branch the way it runs, through the hindmost point; `deep` wide. Closed. */
+function eggRound(outer: SidedLine, deep: number, backY: number): SolarPoint[] {
+  const half = (side: Side): SolarPoint[] => {
+    const line = outer[side];
+    const end = line.at(-1) as SolarPoint;
+    const from = pointAlong(line, Math.max(0, polylineLength(line) - INTO_BRANCH_MM)).at;
+    const [dx, dy] = directionAlong(line, polylineLength(line), INTO_BRANCH_MM);
+    const reach = Math.max(1, end[1] - backY);
+    const knots: SolarPoint[] = [
+      end,
+      [end[0] + dx * reach * 0.75, end[1] + dy * reach * 0.75],
+      [end[0] * 0.45, backY],
+      [0, backY],
+    ];
+    return [from, ...Array.from({ length: ARC_STEPS + 1 }, (_, index) => bezier(knots, index / ARC_STEPS))];
+  };
+  // Round from medial to lateral: the way on which the inside of the shoe lies to the left.
+  const way = [...half("medial"), ...half("lateral").reverse().slice(1)];
+  return [...way, ...(offsetPolyline(way, () => deep) as SolarPoint[]).reverse()];
+}
+
+function bezier([a, b, c, d]: readonly SolarPoint[], t: number): SolarPoint {
+  const u = 1 - t;
+  const at = (axis: 0 | 1) =>
+    u ** 3 * (a?.[axis] ?? 0) +
+    3 * u * u * t * (b?.[axis] ?? 0) +
+    3 * u * t * t * (c?.[axis] ?? 0) +
+    t ** 3 * (d?.[axis] ?? 0);
+  return [at(0), at(1)];
+}
+
 /** What lies across the back, closed pieces that reach into the branches: a straight bar, an egg bar's round, a heart bar's plate. */
 export function barsOf(outer: SidedLine, inner: SidedLine, { foot, spec }: FitQuestion): SolarPoint[][] {
   if (spec.type !== "straight bar" && spec.type !== "egg bar" && spec.type !== "heart bar") return [];
   const [m, l] = [outer.medial.at(-1), outer.lateral.at(-1)] as [SolarPoint, SolarPoint];
   const [im, il] = [inner.medial.at(-1), inner.lateral.at(-1)] as [SolarPoint, SolarPoint];
   const deep = spec.width * BAR_PART;
-  if (spec.type === "egg bar") {
-    const reach = (m[1] + l[1]) / 2 - eggBackY(foot);
-    const rounded = (from: SolarPoint, to: SolarPoint, drop: number) =>
-      Array.from({ length: ARC_STEPS + 1 }, (_, index): SolarPoint => {
-        const t = Math.PI * (index / ARC_STEPS);
-        return [
-          (from[0] + to[0]) / 2 + ((from[0] - to[0]) / 2) * Math.cos(t),
-          from[1] + (to[1] - from[1]) * (index / ARC_STEPS) - drop * Math.sin(t),
-        ];
-      });
-    return [[...rounded(m, l, reach), ...rounded(il, im, reach - deep)]];
-  }
+  if (spec.type === "egg bar") return [eggRound(outer, deep, eggBackY(foot))];
   const across: SolarPoint[] = [m, l, [il[0], l[1] + deep], [im[0], m[1] + deep]];
   if (spec.type === "straight bar") return [across];
   return [across, frogPlate(foot, (m[1] + l[1]) / 2 + deep / 2)];

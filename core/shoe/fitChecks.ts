@@ -133,7 +133,7 @@ export function fitChecks(fit: Fit, { wording, thinSole, toRelieve = [] }: Check
       name: "Heels covered",
       text: words(
         heelCover.by <= COVER_SLACK_MM
-          ? `Steel under both heels, standing out ${wording.cut(Math.max(0, -heelCover.by))} at least.`
+          ? "Steel under both heels."
           : `The ${heelCover.side} heel stands ${wording.cut(heelCover.by)} outside the shoe.`,
       ),
       mend: "Fuller at that heel, or open the shoe.",

@@ -5,7 +5,7 @@ import { BREAKOVER_LENSES } from "./breakover";
 import { foundShoeSchema } from "./foundShoe";
 import { NAIL_NOTES } from "./nails";
 import { PACKING_STEP_NAMES } from "./packing";
-import { PRINTS, SET_STEP_NAMES } from "./setSteps";
+import { PLATE_PRINTS, PRINTS, SET_STEP_NAMES } from "./setSteps";
 import {
   BRANCH_ENDS,
   CHANGES_FROM,
@@ -168,6 +168,8 @@ export const shoeSchema = z.strictObject({
   hotFits: z
     .record(z.string().regex(/^[1-9]$/), z.partialRecord(z.enum(WEAR_SECTORS), z.enum(PRINTS)))
     .default({}),
+  /** How the plate met the frog at each try. */
+  platePrints: z.record(z.string().regex(/^[1-9]$/), z.enum(PLATE_PRINTS)).optional(),
   /** Why a thin sole was fitted hot all the same. */
   hotOnThin: line.optional(),
   ticks: z.partialRecord(z.enum([...SET_STEP_NAMES, ...PACKING_STEP_NAMES]), z.literal(true)).default({}),

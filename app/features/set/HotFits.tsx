@@ -4,7 +4,17 @@ import { useState } from "react";
 import { SectorShoe } from "~app/stage/SectorShoe";
 import { useWording } from "~app/ui/useWording";
 import { WEAR_SECTORS, type WearSector } from "~core/foot/wear";
-import { hotFitsInWords, isFullPrint, printInWords, PRINTS, type Print } from "~core/shoe/setSteps";
+import {
+  hotFitsInWords,
+  isFullPrint,
+  PLATE_PRINTS,
+  printInWords,
+  PRINTS,
+  type Print,
+  type WantedPrint,
+} from "~core/shoe/setSteps";
+import { meetsFrog } from "~core/shoe/specification";
+import { LineOfWhy } from "~app/stage/LineOfWhy";
 import type { StageContext } from "~app/stage/stageContext";
 import type { Shoeing } from "~app/stage/useShoe";
 
@@ -17,8 +27,20 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
   const numbers = Object.keys(fits).sort();
   const last = numbers.at(-1);
   const print = last === undefined ? {} : (fits[last] ?? {});
-  const floated = Object.keys(context.feet[context.limb].trim?.floats ?? {}) as WearSector[];
-  const thin = shoe.shoeFacts.thinSole;
+  const { spec } = shoeing;
+  const plate = meetsFrog(spec) && spec.type !== "bare";
+  const wanted: WantedPrint = {
+    gaps: [
+      ...new Set([
+        ...(Object.keys(context.feet[context.limb].trim?.floats ?? {}) as WearSector[]),
+        ...spec.unloaded,
+      ]),
+    ],
+    plate,
+    met: last === undefined ? undefined : record?.platePrints?.[last],
+  };
+  const thin = shoe.shoeFacts.thinSole === true;
+  const why = record?.hotOnThin ?? "";
   const paint = (sector: WearSector) => {
     if (last === undefined) return;
     void shoeing.keepAt(
@@ -31,9 +53,19 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
     <section className="hot-fits" aria-label="Hot fits">
       <h2>{hotFitsInWords(numbers.length)}</h2>
       {thin && (
-        <p className="ember">
-          <b>Thin sole: fit cold.</b> Heat goes through what is thin.
-        </p>
+        <>
+          <p className="ember">
+            <b>Thin sole: fit cold.</b> Heat goes through what is thin. Some do it hot all the same, briefly:
+            then with a line of why.
+          </p>
+          <LineOfWhy
+            label={why ? "Hot on a thin sole, because" : "Fit it hot all the same, because"}
+            hint="One line of why, kept with the shoe"
+            draftKey={`${context.visit.id}.${context.limb}.set.hotOnThin`}
+            stored={why}
+            edit={(line) => [shoeing.editAt(["hotOnThin"], line || undefined, "why hot on a thin sole")]}
+          />
+        </>
       )}
       {last !== undefined && (
         <div className="hot-fit">
@@ -60,30 +92,59 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
               ))}
             </div>
             <p className="quiet">Choose what touched, then tap where.</p>
+            {plate && (
+              <div className="nail-words" role="group" aria-label="The plate and the frog">
+                <span>The plate</span>
+                {PLATE_PRINTS.map((one) => (
+                  <button
+                    key={one}
+                    type="button"
+                    className="chip"
+                    aria-pressed={wanted.met === one}
+                    onClick={() =>
+                      void shoeing.keepAt(
+                        ["platePrints"],
+                        { ...record?.platePrints, [last]: one },
+                        `plate of try ${last}`,
+                      )
+                    }
+                  >
+                    {one}
+                  </button>
+                ))}
+              </div>
+            )}
             <TextButton
               onClick={() =>
                 void shoeing.keepAt(
                   ["hotFits", last],
-                  Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "wall"])),
+                  Object.fromEntries(
+                    WEAR_SECTORS.map((sector) => [sector, wanted.gaps?.includes(sector) ? "gap" : "wall"]),
+                  ),
                   `print of try ${last}`,
                 )
               }
             >
-              Wall all round
+              {wanted.gaps?.length ? "Wall all round, gap where it is wanted" : "Wall all round"}
             </TextButton>
           </div>
         </div>
       )}
-      {printInWords(print, floated).map((line) => (
+      {printInWords(print, wanted).map((line) => (
         <p key={line} className="ember">
           {wording.inOwnWords(line)}
         </p>
       ))}
-      {last !== undefined && isFullPrint(print, floated) && (
-        <p className="verdigris">Wall all round: nail it on.</p>
+      {last !== undefined && isFullPrint(print, wanted) && (
+        <p className="verdigris">
+          {wanted.gaps?.length || plate
+            ? "It touches what it is to touch, and nothing else"
+            : "Wall all round"}
+          : nail it on.
+        </p>
       )}
       <Button
-        disabled={thin || numbers.length >= 9}
+        disabled={(thin && why.trim() === "") || numbers.length >= 9}
         onClick={() => void shoeing.keepAt(["hotFits", String(numbers.length + 1)], {}, "hot fit")}
       >
         {numbers.length === 0 ? "First hot fit" : "Another hot fit"}

@@ -70,7 +70,9 @@ export function SetStage(context: StageContext) {
         </div>
         <div className="set-right">
           {!bare && <HotFits context={context} shoeing={shoeing} />}
-          {spec.pad !== "none" && <Packing context={context} shoeing={shoeing} />}
+          {(spec.pad !== "none" || spec.packing !== "none") && !bare && (
+            <Packing context={context} shoeing={shoeing} />
+          )}
           <SetSteps context={context} shoeing={shoeing} />
           <div className="trim-actions">
             <Button

@@ -1,6 +1,6 @@
 import { TextButton } from "~app/ui/TextButton";
 import { SET_STEPS, SET_STEP_NAMES, type SetStep } from "~core/shoe/setSteps";
-import { PACKING_STEPS, type PackingStep } from "~core/shoe/packing";
+import type { PackingStep } from "~core/shoe/packing";
 import type { StageContext } from "~app/stage/stageContext";
 import type { Shoeing } from "~app/stage/useShoe";
 
@@ -58,5 +58,3 @@ export function Ticks({
     </ol>
   );
 }
-
-export const PACKING_TICKS = Object.entries(PACKING_STEPS) as [PackingStep, string][];

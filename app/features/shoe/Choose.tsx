@@ -12,6 +12,7 @@ import { specInWords } from "~core/shoe/specWords";
 import { shoeInWords } from "~core/trim/planWords";
 import { shortDay } from "~app/ui/days";
 import { Argument } from "./Argument";
+import { FoundBeside } from "./FoundBeside";
 import { SpecTable } from "./SpecTable";
 import type { ShoeViewProps } from "./shoeView";
 
@@ -144,6 +145,7 @@ export function Choose(props: ShoeViewProps) {
             )}
           </p>
         )}
+        <FoundBeside {...props} />
       </section>
       <SpecTable {...props} advised={first?.spec} by={first?.by ?? {}} onward={() => show("fit")} />
     </div>

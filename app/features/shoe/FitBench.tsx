@@ -1,5 +1,5 @@
 import { Button, Segmented } from "antd";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { SoleView } from "~app/drawing/SoleView";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
@@ -10,8 +10,8 @@ import { BreakoverPanel } from "./BreakoverPanel";
 import { Checks } from "./Checks";
 import { FitHandles } from "./FitHandles";
 import { SetNumbers } from "./SetNumbers";
-import { OldShoe } from "~app/drawing/OldShoe";
-import { foundGave } from "~core/shoe/foundShoe";
+import { FoundOutline } from "~app/drawing/FoundOutline";
+import { foundBench } from "~core/visit/foundBench";
 import { ShoeOverlay } from "~app/drawing/ShoeOverlay";
 import { NailPanel } from "./NailPanel";
 import type { ShoeViewProps } from "./shoeView";
@@ -29,13 +29,13 @@ export function FitBench(props: ShoeViewProps) {
   const { fit } = bench;
   const { foot, drawn, marks, measured } = shoe.toShoe;
   const wording = useWording();
-  const { found } = feet[limb].shoe ?? {};
   const [scale, setScale] = useState<keyof typeof SCALES>("fit");
   const bare = spec.type === "bare";
-  // The old shoe is laid by the centre of rotation, which the trim does not move under the bone.
-  const old = found && foundGave(found, shoe.facts.survey);
-  const oldShoe = old?.front !== undefined &&
-    old.support !== undefined && { brokeOver: foot.corY + old.front, ended: foot.corY - old.support };
+  const old = useMemo(
+    () => foundBench(shoe, feet[limb], context.file.horse.massKg),
+    [shoe, feet, limb, context.file.horse.massKg],
+  );
+  const oldShoe = old?.from === "found" && old.spec.type !== "bare" ? old.fit : undefined;
   const pairSpec = feet[pairOf(limb)].shoe?.spec;
   return (
     <div className="shoe-fit">
@@ -77,7 +77,7 @@ export function FitBench(props: ShoeViewProps) {
               overlay={(geometry) => (
                 <>
                   <ShoeOverlay geometry={geometry} fit={fit} />
-                  {oldShoe && <OldShoe geometry={geometry} {...oldShoe} half={fit.width / 2} />}
+                  {oldShoe && <FoundOutline geometry={geometry} fit={oldShoe} />}
                   <FitHandles geometry={geometry} shoeing={shoeing} wording={wording} />
                 </>
               )}
@@ -90,7 +90,7 @@ export function FitBench(props: ShoeViewProps) {
             the foot {shoe.fittedTo}
             {shoe.fittedTo === "as it stands" ? ", no trim is noted yet · " : " · "}
             <span className="verdigris">dotted: breakover</span>
-            {oldShoe && <span className="brass"> · dashed: where the old shoe broke over and ended</span>}
+            {oldShoe && <span className="brass"> · dashed: the shoe that came off</span>}
           </p>
           <dl className="fit-numbers">
             <Number name="Front : support" value={halvesInWords(halvesFrom(fit.front, fit.support))} />

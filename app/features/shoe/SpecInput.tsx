@@ -106,7 +106,7 @@ export function SpecInput({ name, label, ...props }: SpecInputProps) {
   if (name === "turn")
     return (
       <TypedField
-        label={`${label}, + to ${wording.side("lateral")}`}
+        label={`Turned, + to ${wording.side("lateral")}`}
         unit="°"
         draftKey={`${context.visit.id}.${context.limb}.shoe.turn`}
         stored={spec.turn}
