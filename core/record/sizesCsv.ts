@@ -15,6 +15,16 @@ const SIZES = {
     { name: "web", field: "sectionWidth" },
     { name: "thickness", field: "sectionThickness" },
     { name: "heads", field: "pattern", text: "lower case" },
+    { name: "web inside", field: "webMedial", optional: true },
+    { name: "web outside", field: "webLateral", optional: true },
+    { name: "toe", field: "toe", text: "lower case", optional: true },
+    { name: "toe edge", field: "toeEdge", text: "lower case", optional: true },
+    { name: "clips", field: "clips", text: "list", optional: true },
+    { name: "nail holes", field: "crease", text: "lower case", optional: true },
+    { name: "metal", field: "material", text: "lower case", optional: true },
+    { name: "section", field: "profile", text: "lower case", optional: true },
+    { name: "holes", field: "holes", text: "lower case", optional: true },
+    { name: "grams", field: "grams", optional: true },
   ],
 } as const satisfies TableShape<ShoeSize>;
 

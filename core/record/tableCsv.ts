@@ -5,7 +5,14 @@ import type { Issue, Result } from "../result";
 /** A table of one's own as CSV: its columns in order, the field that each is, and which of them are text. */
 export interface TableShape<Row> {
   schema: z.ZodType<Row & { id: string }>;
-  columns: readonly { name: string; field: string; text?: "as typed" | "lower case" }[];
+  columns: readonly {
+    name: string;
+    field: string;
+    /** Text instead of a number; a list has a plus between its words. */
+    text?: "as typed" | "lower case" | "list";
+    /** A column that an older or a smaller table does not have. */
+    optional?: true;
+  }[];
 }
 
 /** More rows than any table of shoes or nails has. */
@@ -17,7 +24,12 @@ export const tableCsv = (rows: readonly object[], columns: TableShape<unknown>["
     {
       fields: columns.map(({ name }) => name),
       data: rows.map((row) =>
-        Object.fromEntries(columns.map(({ name, field }) => [name, (row as Record<string, unknown>)[field]])),
+        Object.fromEntries(
+          columns.map(({ name, field }) => {
+            const value = (row as Record<string, unknown>)[field];
+            return [name, Array.isArray(value) ? value.join(LIST_SIGN) || "none" : value];
+          }),
+        ),
       ),
     },
     { escapeFormulae: true },
@@ -38,7 +50,9 @@ export function readTableCsv<Row>(
     transformHeader: (header) => header.trim().toLowerCase(),
   });
   const header = parsed.meta.fields ?? [];
-  const missing = columns.filter(({ name }) => !header.includes(name)).map(({ name }) => name);
+  const missing = columns
+    .filter(({ name, optional }) => !optional && !header.includes(name))
+    .map(({ name }) => name);
   if (missing.length > 0)
     return refused(
       "missing-column",
@@ -51,7 +65,10 @@ export function readTableCsv<Row>(
   const issues: Issue[] = [];
   const rows: (Row & { id: string })[] = [];
   for (const [index, row] of parsed.data.entries()) {
-    const cells = columns.map(({ name, field, text: kind }) => [field, cell(row[name] ?? "", kind)]);
+    const cells = columns.flatMap(({ name, field, text: kind, optional }) => {
+      const typed = (row[name] ?? "").trim();
+      return optional && typed === "" ? [] : [[field, cell(typed, kind)]];
+    });
     const read = schema.safeParse({ id: newId(), ...(Object.fromEntries(cells) as object) });
     if (read.success) rows.push(read.data);
     else
@@ -74,11 +91,24 @@ const refused = (code: string, path: string, message: string) => ({
   issues: [{ code, path, message }],
 });
 
-function cell(text: string, kind: "as typed" | "lower case" | undefined): string | number | undefined {
+/** Between the words of a list in one cell. */
+const LIST_SIGN = " + ";
+
+function cell(
+  text: string,
+  kind: "as typed" | "lower case" | "list" | undefined,
+): string | string[] | number | undefined {
   const trimmed = text.trim();
   if (kind === "as typed") return trimmed.replace(/^'(?=[=+\-@])/, "");
   if (kind === "lower case") return trimmed.toLowerCase();
+  if (kind === "list")
+    return trimmed === "none"
+      ? []
+      : trimmed
+          .toLowerCase()
+          .split("+")
+          .map((word) => word.trim());
   if (trimmed === "") return undefined;
   const value = Number(trimmed.replace(",", "."));
-  return Number.isFinite(value) ? value : undefined;
+  return Number.isFinite(value) ? value : Number.NaN;
 }

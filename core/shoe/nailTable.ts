@@ -3,6 +3,7 @@ import type { FootParameters } from "../foot/parametric/parameters";
 import { lengthDownTo } from "../geometry/polyline";
 import type { Wording } from "../foot/wording";
 import type { Fit } from "./fit";
+import { COARSE_PART } from "./sizes";
 import {
   EXAMPLE_NAILS,
   exitHeight,
@@ -40,8 +41,6 @@ const PAD_MM = 5;
 /** What lies between shoe and wall at the nails, mm: a pad, and half of what is raised at the heel. */
 export const padUnderNail = ({ question: { spec }, raiseMm }: Pick<Fit, "question" | "raiseMm">): number =>
   (spec.pad === "none" ? 0 : PAD_MM) + raiseMm / 2;
-/** A hole this far in from the edge is a coarse one, as a part of the web. Assumption. */
-const COARSE_PART = 0.45;
 
 /** The nails of a fit: lean and length of each, and which of the user's own table (the neutral one without) they are. */
 export function nailTable(fit: Fit, drawn: FootParameters, own: readonly NailSize[]): NailTable {

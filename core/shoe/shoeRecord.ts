@@ -242,7 +242,14 @@ export const sizeSchema = z.strictObject({
   webLateral: webField.optional(),
   toe: z.enum(TOES, { error: "round, square or square set under" }).optional(),
   toeEdge: z.enum(TOE_EDGES, { error: "plain, eased, rolled or rockered" }).optional(),
-  clips: z.array(z.enum(CLIP_PLACES)).max(CLIP_PLACES.length).optional(),
+  clips: z
+    .array(
+      z.enum(CLIP_PLACES, {
+        error: "toe, side medial, side lateral, quarter medial or quarter lateral, a plus between",
+      }),
+    )
+    .max(CLIP_PLACES.length)
+    .optional(),
   crease: z.enum(CREASES, { error: "stamped or creased" }).optional(),
   material: z.enum(MATERIALS, { error: "steel or aluminium" }).optional(),
   profile: z.enum(PROFILES, { error: "flat or concave" }).optional(),

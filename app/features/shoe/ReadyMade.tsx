@@ -3,9 +3,29 @@ import { useWording } from "~app/ui/useWording";
 import { isFore } from "~core/foot/limb";
 import { nailsCsv, readNailsCsv, readSizesCsv, sizesCsv } from "~core/record/sizesCsv";
 import { EXAMPLE_NAILS } from "~core/shoe/nails";
-import { chooseSizes, EXAMPLE_SIZES, reshapingInWords, wantedOf } from "~core/shoe/sizes";
+import { heatsForAlterations } from "~core/forge/heats/alterations";
+import { chooseSizes, EXAMPLE_SIZES, reshapingInWords, wantedOf, type ShoeSize } from "~core/shoe/sizes";
+import { clipsInWords } from "~core/shoe/specWords";
+import type { Wording } from "~core/foot/wording";
 import { OwnTable } from "./OwnTable";
 import type { ShoeViewProps } from "./shoeView";
+
+/** What else the table says of a shoe. */
+function madeAs(
+  { toe, toeEdge, clips, crease, material, profile, grams }: ShoeSize,
+  wording: Wording,
+): string {
+  const parts = [
+    crease,
+    profile === "concave" ? "concave" : undefined,
+    material === "aluminium" ? "light metal" : undefined,
+    toe && toe !== "round" ? `toe ${toe}` : undefined,
+    toeEdge && toeEdge !== "plain" ? `${toeEdge} toe` : undefined,
+    clips && (clipsInWords(clips) || "no clips"),
+    grams === undefined ? undefined : `${grams} g`,
+  ].filter((part) => part !== undefined);
+  return parts.length > 0 ? wording.inOwnWords(`; ${parts.join(", ")}`) : "";
+}
 
 /** The three shoes of the table that want least reshaping for this foot, and the table itself. */
 export function ReadyMade({ context, shoeing }: ShoeViewProps) {
@@ -39,16 +59,23 @@ export function ReadyMade({ context, shoeing }: ShoeViewProps) {
           {best.map((choice) => {
             const { size } = choice;
             const words = reshapingInWords(choice, spec, wording);
+            const heats = heatsForAlterations(choice.alterations, spec, wording);
             return (
               <li key={size.name} className="size">
                 <b>{size.name}</b>
                 <span className="quiet">
                   <Fractions
-                    text={`${wording.length(size.width)} wide, ${wording.length(size.length)} long, ${wording.cut(size.sectionWidth)} × ${wording.cut(size.sectionThickness)}, ${size.pattern} heads`}
+                    text={`${wording.length(size.width)} wide, ${wording.length(size.length)} long, ${wording.cut(size.sectionWidth)} × ${wording.cut(size.sectionThickness)}, ${size.pattern} heads${madeAs(size, wording)}`}
                   />
                 </span>
                 <span>
                   {words.length === 0 ? "Goes on as it is." : <Fractions text={`${words.join("; ")}.`} />}
+                  {heats > 0 && (
+                    <span className="quiet">
+                      {" "}
+                      {heats} {heats === 1 ? "heat" : "heats"}.
+                    </span>
+                  )}
                 </span>
               </li>
             );
@@ -61,7 +88,7 @@ export function ReadyMade({ context, shoeing }: ShoeViewProps) {
       <OwnTable
         name="sizes"
         title="Your table of sizes"
-        columns="name, feet (fore, hind or either), width, length, straight, web, thickness, heads (slim, square or heavy); lengths in mm"
+        columns="name, feet (fore, hind or either), width, length, straight, web, thickness, heads (slim, square or heavy); if you like: web inside, web outside, toe, toe edge, clips (toe + side medial), nail holes, metal, section, holes (coarse or fine), grams; lengths in mm"
         table="sizes"
         rows={file.sizes}
         read={readSizesCsv}
