@@ -37,7 +37,7 @@ export function stockOfFit(
       length: asked?.length ?? fit.toeY - Math.min(fit.endY.medial, fit.endY.lateral),
       section: { width: spec.width, thickness: spec.thickness },
       creased: spec.crease === "creased" ? 2 : 0,
-      extras: fit.across + (asked?.extras ?? 0),
+      extras: fit.across + fit.grown + (asked?.extras ?? 0),
       lateralLonger: line.ok ? line.value.length.lateral - line.value.length.medial : 0,
       outline: fit.outer,
       hand,

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { Limb } from "../foot/limb";
+import { MADE_PLACES } from "./madeShoe";
 import { MATERIALS, ordinaryShoe } from "../shoe/specification";
 import { dateField, idField, instantField, line } from "../schema/fields";
 import { specificationSchema } from "../shoe/shoeRecord";
@@ -21,6 +22,14 @@ export const twoMeasuresSchema = z.strictObject({
 });
 export type TwoMeasuresRecord = z.infer<typeof twoMeasuresSchema>;
 
+const madeField = z.partialRecord(
+  z.enum(MADE_PLACES),
+  z
+    .number()
+    .min(10, { error: "From the centre to the edge: at least 10 mm." })
+    .max(320, { error: "From the centre to the edge: no more than 320 mm." }),
+);
+
 const heatStep = z.strictObject({ kind: z.enum(["heat", "cold"]), ops: z.array(idField).max(40) });
 
 /** What lies on the anvil: a shoe of a foot, or one by two measures; how its heats were moved, and how far it is. */
@@ -28,6 +37,8 @@ export const forgingSchema = z.strictObject({
   id: idField,
   measures: twoMeasuresSchema.optional(),
   from: z.enum(["bar", "ready-made"]).default("bar"),
+  /** The made shoe as it was measured from its centre, mm. */
+  made: madeField.optional(),
   /** Heats in the order of one's own; the computed plan while there is none. */
   plan: z.array(heatStep).max(60).optional(),
   run: z
@@ -72,6 +83,8 @@ export const forgedSchema = z.strictObject({
   shoeLength: size(40, 320, "Length it came out"),
   /** What rule and outline say for the shoe that came out, the longer of them, without the hand's correction. */
   computed: z.number().min(0).max(2000),
+  /** What the hand missed by place, mm: made less wanted. */
+  made: z.partialRecord(z.enum(MADE_PLACES), z.number().min(-80).max(80)).optional(),
   /** Heats that were planned and taken, where they were counted. */
   heats: z
     .strictObject({ planned: z.int().min(0), taken: z.int().min(0), seconds: z.number().min(0) })

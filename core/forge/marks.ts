@@ -92,7 +92,7 @@ export function barMarks(fit: Fit, stock: Stock, allowances: Allowances, length:
     const stretched = groove ? Math.max(0, Math.min(1, (s - groove.from) / (groove.to - groove.from))) : 1;
     return s + (allowances.bump / 2) * Math.min(1, s / bent) - stretch * stretched;
   };
-  const barsAcross = fit.across / 2;
+  const barsAcross = (fit.across + fit.grown) / 2;
   const centre = markOf(stock, length).medial;
   const sign = (side: Side) => (side === "lateral" ? 1 : -1);
   const mark = (side: Side | undefined, kind: MarkKind, s: number, more: Partial<BarMark> = {}): BarMark => {

@@ -22,6 +22,8 @@ export interface Allowances {
   bump: number;
   /** Length gained by each creased branch. */
   stretch: number;
+  /** Sums at which the toe's allowance steps up; the trade's unless given. */
+  steps?: readonly [number, number] | undefined;
 }
 const [SMALL, ORDINARY, LARGE] = TOE_ALLOWANCES_MM;
 export const TRADE_ALLOWANCES: Allowances = {
@@ -80,9 +82,9 @@ const upTo = (value: number, step: number): number => Math.ceil(value / step - R
 export function toeAllowance(
   sumMm: number,
   sectionWidthMm: number,
-  { toe, wideLess }: Allowances = TRADE_ALLOWANCES,
+  { toe, wideLess, steps = TOE_STEPS_MM }: Allowances = TRADE_ALLOWANCES,
 ): number {
-  const step = TOE_STEPS_MM.filter((from) => sumMm >= from - SAME_MM).length;
+  const step = steps.filter((from) => sumMm >= from - SAME_MM).length;
   return (toe[step] ?? 0) - (sectionWidthMm >= WIDE_SECTION_MM.value - SAME_MM ? wideLess : 0);
 }
 

@@ -121,6 +121,21 @@ export const shoeSchema = z.strictObject({
   found: foundShoeSchema.optional(),
   spec: specificationSchema.optional(),
   from: z.enum(CHOSEN_FROM).optional(),
+  /** Width and length of the wanted shoe as they were measured at the horse: the steel is cut by them. */
+  measured: z
+    .strictObject({
+      widthMm: z
+        .number()
+        .min(40, { error: "Width of the shoe: at least 40 mm." })
+        .max(260, { error: "Width of the shoe: no more than 260 mm." })
+        .optional(),
+      lengthMm: z
+        .number()
+        .min(40, { error: "Length of the shoe: at least 40 mm." })
+        .max(320, { error: "Length of the shoe: no more than 320 mm." })
+        .optional(),
+    })
+    .optional(),
   /** Why it differs from what was advised, in one line. */
   because: line.default(""),
   /** False where the two shoes of a pair differ on purpose. */

@@ -120,7 +120,7 @@ export function CutListView({ steel, job, steelOf, today, forged }: ForgeContext
                       material: job.spec.material,
                       lengthMm: steelOf.cut,
                       count: 1,
-                      label: job.asked ? "" : job.name,
+                      label: job.drawn ? job.name : "",
                     },
                   ],
                   "steel wanted",

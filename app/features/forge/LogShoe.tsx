@@ -5,6 +5,7 @@ import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { MM_PER_INCH } from "~core/constants/exact";
 import { computedFor } from "~core/forge/anvil/job";
+import { madeAgainst } from "~core/forge/madeShoe";
 import { make } from "~core/record/change";
 import type { Edit } from "~core/record/edit";
 import { forgedSchema, type Forged } from "~core/forge/forgeRecord";
@@ -34,13 +35,14 @@ export function LogShoe({ job, steelOf, today, anvil, heats, onKept }: LogShoePr
     width: wanted.width + by.width * step,
     length: wanted.length + by.length * step,
   };
+  const made = madeAgainst(job.fit, anvil.forging.made ?? {}, wording);
   const keep = async () => {
     const computed = computedFor(job, came, settings);
     const { spec } = job;
     const read = forgedSchema.safeParse({
       id: crypto.randomUUID(),
       date: today,
-      name: job.asked ? "" : job.name,
+      name: job.drawn ? job.name : "",
       end: job.end,
       type: spec.type,
       width: spec.width,
@@ -51,6 +53,7 @@ export function LogShoe({ job, steelOf, today, anvil, heats, onKept }: LogShoePr
       shoeLength: came.length,
       computed,
       ...(heats && { heats }),
+      ...(made.length > 0 && { made: Object.fromEntries(made.map(({ place, out }) => [place, out])) }),
     });
     if (computed === undefined || !read.success) {
       setSaid(
@@ -61,6 +64,7 @@ export function LogShoe({ job, steelOf, today, anvil, heats, onKept }: LogShoePr
       return;
     }
     const edits: Edit[] = [make("forged", read.data, "a forged shoe")];
+    if (made.length > 0) edits.push(anvil.editAt(["made"], undefined, "made shoe put away"));
     if (heats && anvil.forging.run) edits.push(anvil.editAt(["run"], undefined, "running sheet put away"));
     const saved = await save(...edits);
     if (saved.kind !== "saved") {

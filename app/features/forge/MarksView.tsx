@@ -10,10 +10,13 @@ import { SIDES } from "~core/foot/limb";
 import { sentenceCase, type Wording } from "~core/foot/wording";
 import { BarDrawing, letterOf } from "./BarDrawing";
 import type { ForgeContext } from "./forgeContext";
+import { madeAgainst, madePlaces } from "~core/forge/madeShoe";
+import { MadeShoe } from "./MadeShoe";
 import { ShoeDrawing } from "./ShoeDrawing";
 
 /** The straight bar with every mark on it, beside the shoe that it becomes: one shows its place on the other. */
-export function MarksView({ job, steelOf, today, show }: ForgeContext) {
+export function MarksView(context: ForgeContext) {
+  const { job, steelOf, today, show, anvil } = context;
   const wording = useWording();
   const narrow = useNarrow();
   const [chosen, setChosen] = useState<string>();
@@ -55,6 +58,8 @@ export function MarksView({ job, steelOf, today, show }: ForgeContext) {
           pattern={jobPattern(job, today, wording)}
           title="The finished shoe with the bar’s marks, from below"
           marks={marks}
+          made={madeAgainst(job.fit, anvil.forging.made ?? {}, wording)}
+          places={madePlaces(job.fit)}
           chosen={chosen}
           onChoose={setChosen}
           sides={sides}
@@ -98,6 +103,7 @@ export function MarksView({ job, steelOf, today, show }: ForgeContext) {
           </tbody>
         </table>
       </section>
+      <MadeShoe {...context} />
       <section className="marks-checks" aria-label="To check">
         <h2>Check while you forge</h2>
         <ul>

@@ -44,7 +44,7 @@ export function PatternView({ job, today }: ForgeContext) {
       </section>
       <section className="pattern-ways" aria-label="Take it to the anvil">
         <h2>Print at true size</h2>
-        {job.asked && (
+        {!job.drawn && (
           <p>
             The shape is a sound foot’s, stretched to your two measures: an estimate. Sight it against the
             foot before you cut steel to it.

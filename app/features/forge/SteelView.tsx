@@ -15,8 +15,8 @@ export function SteelView(context: ForgeContext) {
   const { stock, cut, hand } = steelOf;
   const wording = useWording();
   return (
-    <div className={job.asked ? "forge-steel" : "forge-steel forge-steel-foot"}>
-      {job.asked && <AnvilFields {...context} />}
+    <div className={!job.drawn ? "forge-steel" : "forge-steel forge-steel-foot"}>
+      {!job.drawn && <AnvilFields {...context} />}
       <section className="steel-answer sheet" aria-label="Steel to cut">
         {stock.ok ? (
           <>
@@ -84,7 +84,7 @@ function StockTable({
     ["Width and length", rule.sum, undefined],
     ["Bend of the toe", rule.toeAllowance, undefined],
     [
-      job.asked ? "Centre line, shape of a sound foot (estimate)" : "Centre line of this shoe",
+      !job.drawn ? "Centre line, shape of a sound foot (estimate)" : "Centre line of this shoe",
       undefined,
       outline?.centreLine,
     ],

@@ -6,18 +6,20 @@ import { gramsPerMetre, nailStations, SECTIONS } from "~core/forge/sections";
 import { TRADE_ALLOWANCES } from "~core/forge/stock";
 import { change } from "~core/record/change";
 import { settingsSchema } from "~core/record/settings";
-import { fail, type Result } from "~core/result";
+import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
-import { lengthInField } from "~core/foot/wording";
+import { TOE_STEPS_MM } from "~core/constants/forge";
+import { FORGE_KINDS } from "~core/forge/kinds";
+import { lengthInField, sentenceCase } from "~core/foot/wording";
 
 const ALLOWANCES: { path: readonly string[]; label: string; house: number }[] = [
   {
     path: ["toe", "0"],
-    label: "Toe, width and length under 9 1/2 in (241 mm)",
+    label: "Toe, below the first step",
     house: TRADE_ALLOWANCES.toe[0],
   },
-  { path: ["toe", "1"], label: "Toe, under 14 in (356 mm)", house: TRADE_ALLOWANCES.toe[1] },
-  { path: ["toe", "2"], label: "Toe, from 14 in on", house: TRADE_ALLOWANCES.toe[2] },
+  { path: ["toe", "1"], label: "Toe, below the second step", house: TRADE_ALLOWANCES.toe[1] },
+  { path: ["toe", "2"], label: "Toe, from the second step on", house: TRADE_ALLOWANCES.toe[2] },
   {
     path: ["wideLess"],
     label: "Less in sections of 1 1/4 in (32 mm) and wider",
@@ -98,6 +100,85 @@ export function TablesView() {
   );
 }
 
+/** Bump and stretch of each kind of shoe, where a smith keeps others than the general ones; and the table's steps. */
+function KindTable() {
+  const wording = useWording();
+  const settings = useSettings();
+  const { forge } = settings;
+  const show = (mm: number) => lengthInField(mm, { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1);
+  const checked = (next: object, mm: number): Result<number> => {
+    const read = settingsSchema.shape.forge.safeParse({ ...forge, ...next });
+    return read.success ? ok(mm) : fail("out-of-range", "forge", read.error.issues[0]?.message ?? "", mm);
+  };
+  const steps = forge.allowances.steps ?? [...TOE_STEPS_MM];
+  return (
+    <>
+      <div className="kind-table">
+        {steps.map((step, index) => (
+          <TypedField
+            key={index}
+            label={index === 0 ? "First step, width and length" : "Second step"}
+            unit={wording.unit}
+            draftKey={`forge/steps/${index}`}
+            stored={step}
+            show={show}
+            read={(text): Result<number> => {
+              if (text.trim() === "") return ok(TOE_STEPS_MM[index] ?? step);
+              const read = parseLength(text, wording.unit);
+              if (!read.ok) return read;
+              const next = steps.map((one, at) => (at === index ? read.value : one));
+              return checked({ allowances: { ...forge.allowances, steps: next } }, read.value);
+            }}
+            edit={(_, mm) =>
+              change(
+                "settings",
+                settings,
+                ["forge", "allowances", "steps"],
+                steps.map((one, at) => (at === index ? (mm ?? one) : one)) as [number, number],
+                "steps of the toe’s allowance",
+              )
+            }
+          />
+        ))}
+      </div>
+      <details className="kinds">
+        <summary>Bump and stretch by kind of shoe</summary>
+        <p className="quiet">Empty: as below, for every shoe.</p>
+        <div className="kind-table">
+          {FORGE_KINDS.flatMap((kind) =>
+            (["bump", "stretch"] as const).map((name) => (
+              <TypedField
+                key={`${kind} ${name}`}
+                label={`${sentenceCase(kind)}, ${name}`}
+                unit={wording.unit}
+                placeholder={show(forge.allowances[name])}
+                draftKey={`forge/kinds/${kind}/${name}`}
+                stored={forge.kinds?.[kind]?.[name]}
+                show={(mm) => (mm === undefined ? "" : show(mm))}
+                read={(text): Result<number | undefined> => {
+                  if (text.trim() === "") return ok(undefined);
+                  const read = parseLength(text, wording.unit);
+                  if (!read.ok) return read;
+                  return checked({ kinds: { [kind]: { [name]: read.value } } }, read.value);
+                }}
+                edit={(_, mm) =>
+                  change(
+                    "settings",
+                    settings,
+                    ["forge", "kinds"],
+                    { ...forge.kinds, [kind]: { ...forge.kinds?.[kind], [name]: mm } },
+                    `${name} of a ${kind} shoe`,
+                  )
+                }
+              />
+            )),
+          )}
+        </div>
+      </details>
+    </>
+  );
+}
+
 function Allowances() {
   const wording = useWording();
   const settings = useSettings();
@@ -109,6 +190,7 @@ function Allowances() {
       <p className="quiet">
         Yours to change: the rule and both totals follow. Emptied, the trade’s value stands again.
       </p>
+      <KindTable />
       {ALLOWANCES.map(({ path, label, house }) => {
         const [name, step] = path as ["toe", string] | ["bump" | "stretch" | "wideLess", undefined];
         const value = name === "toe" ? (forge.allowances.toe[Number(step)] ?? house) : forge.allowances[name];

@@ -7,10 +7,12 @@ import type { Fit } from "../../shoe/fit";
 import { type Specification } from "../../shoe/specification";
 import { specInWords } from "../../shoe/specWords";
 import type { Wording } from "../../foot/wording";
+import { allowancesFor } from "../kinds";
 import { cutIn, stockOfFit, type Asked } from "../fitStock";
 import { handCorrection, handSteps, likeKey, missOf } from "../hand";
 import { barMarks, markOf, type Bar } from "../marks";
 import { shoePattern, type Pattern } from "../pattern/pattern";
+import { handByPlace } from "../madeShoe";
 import { stockLength, type Stock } from "../stock";
 import { fitTwoMeasures } from "../twoMeasures";
 
@@ -74,7 +76,7 @@ export function jobStock(
 ): JobStock {
   const like = likeShoes(job, log);
   const hand = { mm: handCorrection(like.map(missOf)), shoes: like.length };
-  const stock = stockOfFit(job.fit, { allowances: forge.allowances, hand: hand.mm }, job.asked);
+  const stock = stockOfFit(job.fit, { allowances: allowancesFor(forge, job.spec), hand: hand.mm }, job.asked);
   const cut = stock.ok ? cutIn(stock.value, wording) : 0;
   return {
     stock,
@@ -92,7 +94,10 @@ export function jobSteel(
 ): JobSteel {
   const found = jobStock(job, settings, log, wording);
   const { stock, cut } = found;
-  return { ...found, bar: stock.ok ? barMarks(job.fit, stock.value, settings.forge.allowances, cut) : stock };
+  return {
+    ...found,
+    bar: stock.ok ? barMarks(job.fit, stock.value, allowancesFor(settings.forge, job.spec), cut) : stock,
+  };
 }
 
 /**
@@ -114,10 +119,10 @@ export function computedFor(
       ...came,
       section: { width: spec.width, thickness: spec.thickness },
       creased: spec.crease === "creased" ? 2 : 0,
-      extras: fit.across + (asked?.extras ?? 0),
+      extras: fit.across + fit.grown + (asked?.extras ?? 0),
       outline: { medial: stretched("medial"), lateral: stretched("lateral") },
     },
-    forge.allowances,
+    allowancesFor(forge, spec),
   );
   return found.ok ? found.value.total : undefined;
 }
@@ -126,12 +131,16 @@ export function computedFor(
 export const jobHand = (job: Pick<ForgeJob, "spec">, log: readonly Forged[]) =>
   handSteps(likeShoes(job, log));
 
+/** What the hand misses by place on shoes like this one, mm. */
+export const jobMisses = (job: Pick<ForgeJob, "spec">, log: readonly Forged[]) =>
+  handByPlace(likeShoes(job, log));
+
 /** The pattern of a job with what is written beside it: whose, which day, what it is. */
 export const jobPattern = (job: ForgeJob, day: string, wording: Wording): Pattern =>
   shoePattern(job.fit, [
     job.name,
     day,
-    ...(job.asked ? ["shape of a sound foot: an estimate"] : []),
+    ...(!job.drawn ? ["shape of a sound foot: an estimate"] : []),
     ...linesOf(specInWords(job.spec, wording)),
   ]);
 
