@@ -27,7 +27,13 @@ const FLOORS = [
   { trim: [], shoe: [] },
   { forge: [], photo: [], simulator: ["photo"], caution: [] },
   { record: [] },
-  { cycle: [], visit: ["cycle"], rounds: ["cycle", "visit"], herd: ["cycle", "visit"] },
+  {
+    cycle: [],
+    visit: ["cycle"],
+    rounds: ["cycle", "visit"],
+    herd: ["cycle", "visit"],
+    outcome: ["cycle", "visit"],
+  },
 ];
 
 const floors = FLOORS.flatMap((folders, floor) =>

@@ -1,5 +1,4 @@
 import { isBar, type Specification } from "../shoe/specification";
-import type { ForgeSettings } from "./forgeSettings";
 import type { Allowances } from "./stock";
 
 /** Kinds of shoe for which a smith keeps a bump and a stretch of their own. */
@@ -17,9 +16,15 @@ export const kindOf = (spec: Pick<Specification, "type" | "profile" | "crease" |
           ? "concave"
           : spec.crease;
 
+/** A smith's tables: the general ones, and what is kept for a kind of shoe. */
+export interface OwnTables {
+  allowances: Allowances;
+  kinds?: Partial<Record<ForgeKind, { bump?: number | undefined; stretch?: number | undefined }>> | undefined;
+}
+
 /** What this smith adds and takes off for a shoe of this kind: its own bump and stretch where they were kept. */
 export function allowancesFor(
-  { allowances, kinds = {} }: Pick<ForgeSettings, "allowances" | "kinds">,
+  { allowances, kinds = {} }: OwnTables,
   spec: Parameters<typeof kindOf>[0],
 ): Allowances {
   const own = kinds[kindOf(spec)];

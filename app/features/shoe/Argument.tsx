@@ -1,5 +1,8 @@
 import { useWording } from "~app/ui/useWording";
 import { sentenceCase } from "~core/foot/wording";
+import { outcomeInWords, type Outcome } from "~core/outcome/outcomes";
+import type { ShoeFacts } from "~core/shoe/facts";
+import { useOutcomes } from "./useOutcomes";
 import type { FittedProposal } from "~core/shoe/advice/fitted";
 
 /** A word before what speaks against: how it does. */
@@ -8,8 +11,9 @@ const AS = { "ruled out": "Ruled out: ", against: "", "not in it": "", price: ""
 const MOST_AGAINST = 6;
 
 /** Reasons both ways, each with what was seen and how well it is supported; what it breaks; what is disputed. */
-export function Argument({ proposal }: { proposal: FittedProposal }) {
+export function Argument({ proposal, facts }: { proposal: FittedProposal; facts: ShoeFacts }) {
   const wording = useWording();
+  const outcomes = useOutcomes(proposal, facts);
   const { reasonsFor, reasonsAgainst, cautions, breaks, disputes } = proposal;
   const own = wording.inOwnWords;
   return (
@@ -24,10 +28,21 @@ export function Argument({ proposal }: { proposal: FittedProposal }) {
                 {own(seen)}; {rule.support}
               </span>
             </span>
+            {outcomes.has(rule.id) && (
+              <span className="reason-outcome">
+                <b>Your own.</b> {outcomeInWords(outcomes.get(rule.id) as Outcome)}
+              </span>
+            )}
           </li>
         ))}
         {reasonsFor.length === 0 && <li className="quiet">Nothing speaks for it in particular.</li>}
       </ul>
+      {outcomes.size > 0 && (
+        <p className="quiet">
+          Your own record, as the feet came before and after; beyond what your hand’s noise is. Feet are often
+          at their worst when something new is tried, and better after it anyway.
+        </p>
+      )}
       {reasonsAgainst.length > 0 && (
         <ul aria-label="Against">
           {reasonsAgainst.slice(0, MOST_AGAINST).map(({ rule, because, as, seen }) => (

@@ -122,7 +122,7 @@ export function Choose(props: ShoeViewProps) {
                 <p className="proposal-spec">
                   <Fractions text={specInWords(proposal.spec, wording)} />
                 </p>
-                {isOpen && <Argument proposal={proposal} />}
+                {isOpen && <Argument proposal={proposal} facts={shoeFacts} />}
               </li>
             );
           })}
