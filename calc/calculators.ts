@@ -7,7 +7,7 @@ import { calculator, mm, point, type Calculator } from "./parts";
 import { cutlist, stock } from "./forge";
 import { findings, frog, herd, highside } from "./judgement";
 import { rounds } from "./rounds";
-import { breakover, mass, nails, setting } from "./shoe";
+import { advise, breakover, mass, nails, setting } from "./shoe";
 
 import { growth, due } from "./cycle";
 import { lateral, rectify, survey } from "./foot";
@@ -55,6 +55,7 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   nails,
   mass,
   setting,
+  advise,
   cutlist,
   growth,
   due,

@@ -5,6 +5,12 @@ import { BREAKOVER_LENSES, breakoverLenses } from "~core/shoe/breakover";
 import { shoeMass } from "~core/shoe/mass";
 import { LEAST_PITCH_MM, placeNails, WEB_INSIDE_MM } from "~core/shoe/nails";
 import { workingMinutes } from "~core/shoe/packing";
+import { wordingFor } from "~core/foot/wording";
+import { adviseShoe } from "~core/shoe/advice/advise";
+import { fittedAdvice } from "~core/shoe/advice/fitted";
+import { shoeFactsSchema } from "~core/shoe/factsSchema";
+import { ordinaryShodFoot } from "~core/shoe/ordinaryShodFoot";
+import { specificationSchema } from "~core/shoe/shoeRecord";
 import { MATERIALS } from "~core/shoe/specification";
 import { calculator, mm, outline, positive } from "./parts";
 
@@ -39,6 +45,7 @@ const nail = z.strictObject({
   x: mm.describe("middle of the hole"),
   y: mm.describe("middle of the hole"),
   inset: mm.describe("middle of the hole in from the edge, square to it"),
+  moved: mm.optional().describe("along the edge from where it would stand, positive = back"),
 });
 
 export const nails = calculator({
@@ -51,7 +58,9 @@ export const nails = calculator({
     perSide: z.int().min(1).max(6),
     wall: z
       .strictObject({ toe: notNegative, quarter: notNegative })
-      .describe("thickness, mm; between them it follows the edge from the toe to the widest part"),
+      .describe(
+        "horn that takes a nail, mm: thickness less the white line; between them it follows the edge from the toe to the widest part",
+      ),
     fullness: notNegative.optional().describe("shoe beyond the wall, mm; 0 unless given"),
     web: positive,
     skip: z
@@ -59,6 +68,12 @@ export const nails = calculator({
       .optional()
       .describe(
         "stretches without nails, as parts of that side's outline from the toe; a nail in one is left out",
+      ),
+    move: z
+      .boolean()
+      .optional()
+      .describe(
+        "true: a nail in such a stretch is moved to the nearest sound wall instead; false unless given",
       ),
   }),
   output: z.strictObject({
@@ -110,4 +125,56 @@ export const setting = calculator({
   input: z.strictObject({ minutesAt20: positive, celsius: finite.min(-60).max(100) }),
   output: z.strictObject({ minutes: finite }),
   run: ({ minutesAt20, celsius }) => ok({ minutes: workingMinutes(minutesAt20, celsius) }),
+});
+
+const words = z.array(z.string());
+
+export const advise = calculator({
+  about: "A ranked short list of whole shoes, each with reasons both ways; a prescription stands first.",
+  input: shoeFactsSchema,
+  output: z.array(
+    z.strictObject({
+      name: z.string(),
+      specification: specificationSchema.describe("lengths mm, angles deg"),
+      for: words.describe("what speaks for this shoe, the strongest first"),
+      against: words.describe("what speaks against it, what it lacks, and its price"),
+      cautions: words,
+      breaks: words.describe("checks of the fit on an ordinary foot of this size that it breaks"),
+      prescribed: z.boolean(),
+      ruledOut: z.boolean(),
+      disputed: words.describe("what practitioners differ about in it"),
+    }),
+  ),
+  run: (facts) => {
+    const wording = wordingFor({ unit: "mm", fraction: 16, side: "medial-lateral", leftRight: "left-right" });
+    const tried = {
+      foot: ordinaryShodFoot(facts),
+      breakover: { fromToe: facts.breakoverBack, direction: facts.breakoverTurnDeg ?? 0 },
+      skip: [],
+    };
+    const advice = fittedAdvice(adviseShoe(facts), tried, {
+      footing: facts.footing,
+      thinSole: facts.thinSole === true,
+      unsoundWall: facts.unsoundWall,
+      ...(facts.prescription && { prescription: facts.prescription }),
+      wording,
+    });
+    return ok(
+      advice.proposals.map((one) => ({
+        name: one.name,
+        specification: one.spec,
+        for: one.reasonsFor.map(
+          ({ rule, seen }) => `${rule.then}: ${rule.because} (${seen}; ${rule.support})`,
+        ),
+        against: one.reasonsAgainst.map(({ because, seen, as, rule }) =>
+          as === "price" ? because : `${because} (${seen}; ${rule.support})`,
+        ),
+        cautions: [...(advice.askVet && one.base !== "bare" ? [advice.askVet] : []), ...one.cautions],
+        breaks: one.breaks.map(({ text }) => text),
+        prescribed: one.prescribed,
+        ruledOut: one.ruledOut,
+        disputed: one.disputes.map(({ about }) => about),
+      })),
+    );
+  },
 });

@@ -193,9 +193,10 @@ function argue(
 ): Proposal {
   const weight = ({ rule }: Spoken) => rule.bases?.[base] ?? 0;
   const speaksFor = spoken.filter((one) => weight(one) > 0).sort((a, b) => weight(b) - weight(a));
+  // What speaks against the base does not speak for the shoe because one of its wishes stands in it.
   const reasonsFor = [
     ...speaksFor,
-    ...spoken.filter((one) => stands.has(one.rule) && !speaksFor.includes(one)),
+    ...spoken.filter((one) => stands.has(one.rule) && weight(one) >= 0 && !speaksFor.includes(one)),
   ];
   const out = spoken.filter(({ rule }) => rule.rulesOut?.includes(base));
   const against = spoken

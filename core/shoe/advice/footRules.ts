@@ -55,7 +55,7 @@ export const FOOT_RULES: readonly ShoeRule[] = [
       ),
     gives: ({ breakoverBack }) => ({ toeEdge: breakoverBack > ROLL_FROM_MM ? "rolled" : "eased" }),
     weight: 2,
-    bases: { "frog pad": 8, "heart bar": 6, "straight bar": 1, open: -3, "egg bar": -2 },
+    bases: { "frog pad": 8, "heart bar": 6, "straight bar": -1, open: -3, "egg bar": -2 },
     caution: "Frog pressure is passive.",
   },
   {

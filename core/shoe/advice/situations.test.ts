@@ -92,8 +92,11 @@ describe("whole situations, as they are met", () => {
             true,
           ]);
         }
-        for (const { rule, as } of reasonsAgainst)
+        for (const { rule, as } of reasonsAgainst) {
           if (as === "against") expect(rule.bases?.[base] ?? 0).toBeLessThan(0);
+          // No reason stands on both sides, but for what it costs.
+          if (as !== "price") expect(reasonsFor.map((one) => one.rule.id)).not.toContain(rule.id);
+        }
       }
   });
 });
