@@ -24,6 +24,8 @@ import { BOOKED, HAPPENED, HOME } from "./booked";
 import { ROUND, type HorsePlan } from "./yards";
 
 const YEARS_OF_VISITS = 2;
+/** Visits of which the shoes are kept: enough that it is seen what they did. */
+const SHOES_KEPT = 6;
 /** Noise of a practised hand: within-subject sd. The same as the general repeatability. */
 const MEASURE_SD = { angle: 0.54, length: 1.1 };
 /** More at the inner heel than meant: this farrier's habit, there to be found. */
@@ -163,11 +165,11 @@ function addHorse(
         past: {},
         ...(decided && { plan: decided }),
       });
-      if (isSurveyed(days, date) && isShod(horse, own.limb))
+      if (days.indexOf(date) >= days.length - SHOES_KEPT && isShod(horse, own.limb))
         records.shoes.push(
           shodFoot({ visit: { id: visitId, horseId: id, date }, limb: own.limb }, horse, {
             last: lastDay,
-            state: plan.foundState?.[own.limb],
+            state: isSurveyed(days, date) ? plan.foundState?.[own.limb] : undefined,
           }),
         );
       own.history.push({ date, before: before.values, after: read(own.foot, "after").values });

@@ -31,7 +31,7 @@ test("a full shoeing: advised with reasons, overruled with a line, the pair alik
   await expect(advice.getByText(/^Last time,/)).toBeVisible();
   await takeFirst(page);
 
-  await spec(page).getByRole("combobox", { name: "Toe", exact: true }).selectOption("rolled");
+  await spec(page).getByRole("combobox", { name: "Toe’s ground edge", exact: true }).selectOption("rolled");
   await spec(page).getByRole("textbox", { name: "Web" }).fill("3/4 in");
   await spec(page).getByRole("textbox", { name: "Web" }).press("Enter");
   await expect(spec(page)).toContainText("Against last time:");
@@ -66,7 +66,7 @@ test("a full shoeing: advised with reasons, overruled with a line, the pair alik
   await page.getByRole("button", { name: "First hot fit" }).click();
   await page.getByRole("button", { name: "gap" }).click();
   await page.getByRole("button", { name: /^Quarter, outside/ }).click();
-  await expect(page.getByText(/^Gap at quarter, outside: level the shoe/)).toBeVisible();
+  await expect(page.getByText(/^Gap at outside quarter: level the shoe/)).toBeVisible();
   await page.getByRole("button", { name: "Another hot fit" }).click();
   await expect(page.getByRole("heading", { name: "2 hot fits." })).toBeVisible();
   await page.getByRole("button", { name: "Wall all round" }).click();
@@ -153,18 +153,25 @@ test("wrong input is said at its place: a web that is no web stays typed, steel 
   await web.fill("4");
   await web.press("Enter");
   await expect(spec(page).getByRole("alert")).toHaveText("A web under 8 mm holds no nail.");
-  await web.fill("9");
+  await web.fill("8");
   await web.press("Enter");
+  await spec(page).getByText("Each branch its own").click();
   await spec(page).getByRole("textbox", { name: "Longer, outside" }).fill("-9");
   await spec(page).getByRole("textbox", { name: "Longer, outside" }).press("Enter");
   await spec(page).getByRole("combobox", { name: "Raise" }).selectOption("3");
   await spec(page).getByRole("combobox", { name: "Shoe" }).selectOption("egg bar");
+  // A wedge that no nail of these heads reaches through is no shoe either.
+  await spec(page).getByRole("combobox", { name: "Pad", exact: true }).selectOption("flat");
+  await spec(page).getByRole("combobox", { name: "Raise" }).selectOption("10");
+  await spec(page).getByRole("textbox", { name: "Thickness" }).fill("20");
+  await spec(page).getByRole("textbox", { name: "Thickness" }).press("Enter");
   await kept(page);
   await at(page, "Shoe", "left fore", "Fit");
   const checks = page.getByRole("region", { name: "Checks" });
   const check = (name: string) => checks.getByRole("listitem").filter({ hasText: name });
-  await expect(check("Holes in the web.")).toContainText("past the 9.0 mm web");
-  await expect(check("Holes in the web.")).toContainText("Steel cannot be made so: change it.");
+  await expect(check("Holes in the web.")).toContainText("of web inside it; 4 mm are wanted");
+  await expect(check("Nails reach through.")).toContainText("no nail with a slim head reaches through");
+  await expect(check("Nails reach through.")).toContainText("Steel cannot be made so: change it.");
   await expect(page.getByRole("button", { name: "On to Set" })).toBeDisabled();
   await expect(check("Heels supported.")).toContainText("The outside branch ends 9 mm short of its support.");
   await expect(check("Egg bar and ground.")).toContainText("lever behind the foot");
@@ -179,7 +186,7 @@ test("padded: frog support and compound, its amount and time; the timer runs by 
 }) => {
   await openVisit(page, "shoe");
   await takeFirst(page);
-  await spec(page).getByRole("combobox", { name: "Pad" }).selectOption("frog support");
+  await spec(page).getByRole("combobox", { name: "Pad", exact: true }).selectOption("frog support");
   await spec(page).getByRole("combobox", { name: "Packing" }).selectOption("setting compound");
   await expect(spec(page)).toContainText("Against last time:");
   await kept(page);
@@ -188,10 +195,15 @@ test("padded: frog support and compound, its amount and time; the timer runs by 
   await expect(packing).toContainText(/About \d+0 ml, mixed in equal parts/);
   await packing.getByRole("textbox", { name: /It is now/ }).fill("10");
   await packing.getByRole("textbox", { name: /It is now/ }).press("Enter");
-  await expect(packing).toContainText("8:00 min to work it at 10 °C");
+  await expect(packing).toContainText("8:00 min to work it at 10 °C, 50 °F");
+  await expect(packing).toContainText("16:00 min until it bears");
+  await packing.getByRole("textbox", { name: /It is now/ }).fill("41 F");
+  await packing.getByRole("textbox", { name: /It is now/ }).press("Enter");
+  await expect(packing).toContainText("at 5 °C, 41 °F");
+  await expect(packing).toContainText("A cold day");
   await packing.getByRole("textbox", { name: /It is now/ }).fill("hot");
   await packing.getByRole("textbox", { name: /It is now/ }).press("Enter");
-  await expect(packing.getByRole("alert")).toHaveText("A number from -30 to 50 °C.");
+  await expect(packing.getByRole("alert")).toHaveText("A temperature, as 10 or 50 F, not “hot”.");
   await packing.getByRole("textbox", { name: /It is now/ }).fill("10");
   await packing.getByRole("textbox", { name: /It is now/ }).press("Enter");
   await packing.getByRole("button", { name: "Mixed now: start its time" }).click();
@@ -205,6 +217,66 @@ test("padded: frog support and compound, its amount and time; the timer runs by 
   await packing.getByRole("checkbox", { name: "No compound between steel and wall" }).click();
   await packing.getByRole("button", { name: "Done" }).click();
   await expect(packing.getByRole("button", { name: "Mixed now: start its time" })).toBeVisible();
+});
+
+test("a heart-bar pad injected: prescribed by hand, unloaded at a crack, hot-fitted cold-minded, filled after the nails", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await takeFirst(page);
+  const pick = (name: string, value: string) =>
+    spec(page).getByRole("combobox", { name, exact: true }).selectOption(value);
+  await pick("Pad", "heart-bar");
+  await pick("Packing", "setting compound");
+  await pick("Compound goes in", "injected");
+  await pick("Toe", "square");
+  await pick("Toe’s ground edge", "rolled");
+  await pick("Nails of", "coppered");
+  await spec(page).getByRole("button", { name: "quarter outside" }).click();
+  await spec(page).getByRole("checkbox", { name: "Pad riveted" }).click();
+  await spec(page).getByText("Edges by place, and what is unloaded").click();
+  await spec(page).getByRole("button", { name: "unloaded", exact: true }).click();
+  await spec(page)
+    .getByRole("button", { name: /^Heel, inside/ })
+    .click();
+  await expect(spec(page)).toContainText("Unloaded at inside heel.");
+  await kept(page);
+  const beside = page.getByRole("region", { name: "As found and as chosen" });
+  await expect(beside.getByRole("row", { name: /^Pad/ })).toContainText("heart-bar");
+
+  await at(page, "Shoe", "left fore", "Fit");
+  const says = page.locator(".fit-says");
+  await expect(says).toContainText("heart-bar pad, riveted, setting compound, injected");
+  await expect(says).toContainText("unloaded at inside heel");
+  await expect(says).toContainText("toe square, rolled toe");
+  await expect(page.getByRole("region", { name: "Checks" })).toContainText(
+    "No contact and no nail at inside heel: its print is to show a gap.",
+  );
+
+  await at(page, "Set");
+  await page.getByRole("button", { name: "First hot fit" }).click();
+  await page.getByRole("button", { name: "Wall all round, gap where it is wanted" }).click();
+  await page.getByRole("button", { name: "stands off" }).click();
+  await expect(
+    page.getByText("The plate stands off the frog: it carries nothing.", { exact: false }),
+  ).toBeVisible();
+  await page.getByRole("button", { name: "meets", exact: true }).click();
+  await expect(page.getByText("It touches what it is to touch, and nothing else: nail it on.")).toBeVisible();
+  const packing = page.getByRole("region", { name: "Pad and packing" });
+  await expect(packing.getByRole("heading")).toHaveText("Heart-bar pad, setting compound, injected");
+  await packing.getByRole("switch", { name: "One batch for both feet" }).click();
+  await expect(packing).toContainText("ml for both feet");
+  for (const name of [
+    "Frog clean, dry and disinfected",
+    "Pad riveted, clenched on, back edge open",
+    "Nozzle to the point",
+  ])
+    await packing.getByRole("checkbox", { name }).click();
+  await expect(packing.getByRole("checkbox", { name: "The rest of the nails" })).toHaveCount(0);
+  await page.reload();
+  await expect(packing.getByRole("checkbox", { name: /Nozzle to the point/ })).toBeChecked();
+  await page.getByRole("link", { name: /^Sign off,/ }).click();
+  await expect(page.getByLabel("What each foot goes away with")).toContainText("coppered nails");
 });
 
 test("barefoot: it is first on the list, the bevel is drawn, and the finish is looked at without nails", async ({
@@ -241,6 +313,8 @@ test("ready-made: the best three with their changes; a table of one's own, bad r
   const best = page.getByRole("region", { name: "Best of the table" });
   await expect(best.getByRole("listitem")).toHaveCount(3);
   await expect(best).toContainText(/shorten the inside heel \d/);
+  await expect(best).toContainText("draw the inside side clip");
+  await expect(best).toContainText(/\d heats/);
   const choose = page.getByLabel("Choose a CSV of sizes");
   const file = (text: string) => ({ name: "sizes.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
   const head = "name,feet,width,length,straight,web,thickness,heads\n";
@@ -265,29 +339,42 @@ test("ready-made: the best three with their changes; a table of one's own, bad r
   await expect(page.getByRole("region", { name: "Nails" })).toContainText("mine 90, 90 mm long");
 });
 
-test("the pair differs on purpose; wall that takes no nail leaves one out, and says what that costs", async ({
+test("the pair differs on purpose; nails go where the wall is sound, and it is said what that costs", async ({
   page,
 }) => {
   await openVisit(page, "shoe");
   await takeFirst(page);
   await spec(page).getByRole("switch").click();
   await expect(spec(page)).toContainText("The right fore differs on purpose");
-  await spec(page).getByRole("combobox", { name: "Heels" }).selectOption("safe inner edge");
-  await expect(spec(page)).toContainText("heels plain, now safe inner edge");
+  await spec(page).getByText("Each branch its own").click();
+  await spec(page).getByRole("combobox", { name: "Heel, inside" }).selectOption("tucked");
+  await expect(spec(page)).toContainText("heel, inside plain, now tucked");
+  await spec(page).getByText("Edges by place, and what is unloaded").click();
+  await spec(page).getByRole("button", { name: "safe inside" }).click();
+  await spec(page)
+    .getByRole("button", { name: /^Heel, inside/ })
+    .click();
+  await expect(spec(page)).toContainText("edges as forged, now inner edge safe at inside heel");
   await at(page, "Shoe", "right fore", "Choose");
-  await expect(spec(page).getByRole("combobox", { name: "Heels" })).toHaveValue("plain");
+  await spec(page).getByText("Each branch its own").click();
+  await expect(spec(page).getByRole("combobox", { name: "Heel, inside" })).toHaveValue("plain");
 
   await at(page, "Shoe", "left fore", "Fit");
   const nails = page.getByRole("region", { name: "Nails" });
-  await expect(nails.getByRole("row")).toHaveCount(7);
-  await expect(nails).toContainText(/6 nails, punched coarse; out 18 mm above the shoe/);
-  await nails.getByText("Wall that takes no nail").click();
+  const rows = nails.locator(".nail-table tbody tr");
+  await expect(rows).toHaveCount(6);
+  await expect(nails).toContainText(/6 nails, punched (coarse|fine); out 17 mm above the shoe/);
+  await nails.getByText("Where the wall is sound").click();
   await nails.getByRole("checkbox", { name: "quarter, outside", exact: true }).click();
-  await expect(nails.getByRole("row")).not.toHaveCount(7);
+  await expect(nails).toContainText(/is moved \d+ mm forward, into sound wall/);
+  await nails.getByRole("checkbox", { name: "toe quarter, outside", exact: true }).click();
+  await expect(nails).toContainText(/nails? finds? sound wall on the outside side/);
+  await expect(page.getByRole("region", { name: "Checks" })).toContainText("a clip there, a bar, or glue");
   await page.keyboard.press("Control+z");
-  await expect(nails.getByRole("row")).toHaveCount(7);
+  await page.keyboard.press("Control+z");
+  await expect(nails).not.toContainText("is moved");
   await page.keyboard.press("u");
-  await expect(nails).toContainText("1½ in needed at most");
+  await expect(nails).toContainText("17/16 in needed at most");
 });
 
 test.describe("by touch", () => {

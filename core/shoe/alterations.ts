@@ -74,8 +74,8 @@ export function alterationInWords(
           ? `rocker the toe ${by} back`
           : `roll the toe ${by} back`;
     case "clip":
-      return `draw the ${clip} clip`;
+      return `draw the ${clip.split(" ").reverse().join(" ")} clip`;
     case "clip off":
-      return `take off the ${clip} clip`;
+      return `take off the ${clip.split(" ").reverse().join(" ")} clip`;
   }
 }

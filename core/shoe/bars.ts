@@ -89,7 +89,7 @@ export function barsOf(outer: SidedLine, inner: SidedLine, { foot, spec }: FitQu
   const [m, l] = [outer.medial.at(-1), outer.lateral.at(-1)] as [SolarPoint, SolarPoint];
   const [im, il] = [inner.medial.at(-1), inner.lateral.at(-1)] as [SolarPoint, SolarPoint];
   const deep = spec.width * BAR_PART;
-  if (spec.type === "egg bar") return [eggRound(outer, deep, eggBackY(foot))];
+  if (spec.type === "egg bar") return [eggRound(outer, spec.width, eggBackY(foot))];
   const across: SolarPoint[] = [m, l, [il[0], l[1] + deep], [im[0], m[1] + deep]];
   if (spec.type === "straight bar") return [across];
   return [across, frogPlate(foot, (m[1] + l[1]) / 2 + deep / 2)];

@@ -120,7 +120,7 @@ export function fitChecks(fit: Fit, { wording, thinSole, toRelieve = [] }: Check
       name: "Heels supported",
       text: words(
         shortest.by <= SHORT_MM
-          ? `Both branches reach their mark: ${spec.support === "heel" ? "the heels" : spec.support === "frog" ? "the back of the frog" : "beyond the frog"}.`
+          ? `Both branches reach their mark: ${spec.support === "heel" || spec.type === "egg bar" ? "the heels" : spec.support === "frog" ? "the back of the frog" : "beyond the frog"}.`
           : `The ${shortest.side} branch ends ${wording.cut(shortest.by)} short of its support.`,
       ),
       mend: "Make that branch longer, or choose a lens that ends further forward.",

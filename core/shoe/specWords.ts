@@ -74,6 +74,17 @@ function studsInWords({ traction, studsGood, studsWet }: Specification): string 
   return `studs: ${studsGood} on good ground, ${studsWet} on wet, out for the road`;
 }
 
+/** Which studs for which ground, front and behind, for the owner who changes them; empty where no hole is tapped. */
+export function studsForOwner(shod: readonly { fore: boolean; spec: Specification }[]): string {
+  const ends = [true, false].flatMap((fore) => {
+    const tapped = shod.find((one) => one.fore === fore && one.spec.traction === "stud holes")?.spec;
+    if (!tapped) return [];
+    const { studsGood, studsWet } = tapped;
+    return [`${fore ? "in front" : "behind"} ${studsGood} on good ground, ${studsWet} on wet`];
+  });
+  return ends.length === 0 ? "" : `Studs ${ends.join("; ")}. Out for the road and the box, holes plugged.`;
+}
+
 function endsInWords(spec: Specification): string {
   const [medial, lateral] = [spec.endMedial, spec.endLateral];
   const one = (end: BranchEnd, side: string) => (end === "plain" ? "" : `${side} heel ${end}`);

@@ -3,7 +3,7 @@ import { specificationSchema } from "./shoeRecord";
 import { wordingFor } from "../foot/wording";
 import { WEAR_SECTORS } from "../foot/wear";
 import { ordinaryShoe, specDifferences, type Specification } from "./specification";
-import { differencesInWords, specInWords } from "./specWords";
+import { differencesInWords, specInWords, studsForOwner } from "./specWords";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "inside-outside", leftRight: "left-right" });
 const inches = wordingFor({ unit: "in", fraction: 16, side: "inside-outside", leftRight: "left-right" });
@@ -51,6 +51,24 @@ describe("a specification", () => {
     // What is rolled everywhere is said once.
     const all = Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "rolled"]));
     expect(specInWords({ ...shoe, edges: all }, wording)).toContain(", rolled all round,");
+  });
+
+  test("studs are told to the owner by ground, front and behind", () => {
+    const tapped = {
+      ...shoe,
+      traction: "stud holes" as const,
+      studsGood: "small" as const,
+      studsWet: "large" as const,
+    };
+    expect(
+      studsForOwner([
+        { fore: true, spec: tapped },
+        { fore: false, spec: { ...tapped, studsGood: "none" } },
+      ]),
+    ).toBe(
+      "Studs in front small on good ground, large on wet; behind none on good ground, large on wet. Out for the road and the box, holes plugged.",
+    );
+    expect(studsForOwner([{ fore: true, spec: shoe }])).toBe("");
   });
 
   test("differs from the last one field by field", () => {

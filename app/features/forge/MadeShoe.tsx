@@ -36,8 +36,8 @@ export function MadeShoe({ job, anvil, forged }: ForgeContext) {
             : `${out.length} ${out.length === 1 ? "place is" : "places are"} out`}
       </h2>
       <p className="quiet">
-        Lay it on the pattern or take dividers from the centre, where the centre line crosses the brass one,
-        straight across to the outer edge.
+        Lay it on the pattern, or take dividers from the centre dot of the drawing straight across to the
+        outer edge.
       </p>
       {misses.map((line) => (
         <p key={line} className="made-hand">

@@ -55,7 +55,7 @@ export function ShoeDrawing({
       <text className="pattern-side" x={box.width + 2 * ROOM - 2} y={height - 3} textAnchor="end">
         {sides[1]}
       </text>
-      {places && made.length > 0 && (
+      {places && (
         <g className="made-marks" aria-hidden>
           <circle cx={at(places.centre)[0]} cy={at(places.centre)[1]} r={2.4} />
           {made.map(({ place, wanted, out, ok }) => {

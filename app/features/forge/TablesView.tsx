@@ -190,7 +190,6 @@ function Allowances() {
       <p className="quiet">
         Yours to change: the rule and both totals follow. Emptied, the trade’s value stands again.
       </p>
-      <KindTable />
       {ALLOWANCES.map(({ path, label, house }) => {
         const [name, step] = path as ["toe", string] | ["bump" | "stretch" | "wideLess", undefined];
         const value = name === "toe" ? (forge.allowances.toe[Number(step)] ?? house) : forge.allowances[name];
@@ -226,6 +225,7 @@ function Allowances() {
           </div>
         );
       })}
+      <KindTable />
     </section>
   );
 }

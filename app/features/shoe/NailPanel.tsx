@@ -1,8 +1,8 @@
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
-import { SIDES } from "~core/foot/limb";
 import { nailTable } from "~core/shoe/nailTable";
 import { NAIL_SECTORS } from "~core/visit/nailFree";
+import { wallMap } from "~core/visit/wallMap";
 import type { ShoeViewProps } from "./shoeView";
 
 /** Nails: where they stand, how they lean, how long they have to be, and which of the table that is. */
@@ -13,16 +13,10 @@ export function NailPanel({ context, shoeing }: ShoeViewProps) {
   const table = nailTable(bench.fit, shoe.toShoe.drawn, file.nailSizes);
   const skip = record?.skip ?? {};
   const relieved = shoe.nailFree.filter((one) => one.relieve);
-  const sectors = SIDES.flatMap((side) =>
-    NAIL_SECTORS.map(({ name, from, to }) => ({
-      id: `${side}-${name}`,
-      side,
-      name,
-      from,
-      to,
-      why: shoe.nailFree.find((one) => one.side === side && one.name === name)?.why,
-    })),
-  );
+  const map = wallMap(shoe.facts, shoe.nailFree);
+  const moved = bench.fit.nails.warnings
+    .filter(({ code }) => code === "moved" || code === "no-wall")
+    .map(({ message }) => wording.inOwnWords(message));
   return (
     <section className="nail-panel" aria-label="Nails">
       <h2>Nails</h2>
@@ -67,29 +61,58 @@ export function NailPanel({ context, shoeing }: ShoeViewProps) {
         </p>
       )}
       <details className="skip-sectors" open={shoe.nailFree.length > 0}>
-        <summary>Wall that takes no nail</summary>
-        <div>
-          {sectors.map(({ id, side, name, from, to, why }) => (
-            <label key={id} className="spec-check">
-              <input
-                type="checkbox"
-                checked={id in skip || why !== undefined}
-                disabled={why !== undefined}
-                onChange={() =>
-                  void shoeing.keepAt(
-                    ["skip", id],
-                    id in skip ? undefined : { side, from, to },
-                    "wall without nails",
-                  )
-                }
-              />
-              <span>
-                {name}, {wording.side(side)}
-                {why && <span className="quiet"> ({why}, until it has grown out)</span>}
-              </span>
-            </label>
-          ))}
-        </div>
+        <summary>Where the wall is sound</summary>
+        <table className="plan-table wall-map">
+          <thead>
+            <tr>
+              <th scope="col">Wall</th>
+              <th scope="col">horn</th>
+              <th scope="col">takes</th>
+              <th scope="col">leave out</th>
+            </tr>
+          </thead>
+          <tbody>
+            {map.map(({ side, name, hornMm, takes, why }) => {
+              const id = `${side}-${name}`;
+              const stretch = NAIL_SECTORS.find((one) => one.name === name);
+              return (
+                <tr key={id} data-takes={takes}>
+                  <th scope="row">
+                    {name}, {wording.side(side)}
+                  </th>
+                  <td>{hornMm === undefined ? "–" : <Fractions text={wording.cut(hornMm)} />}</td>
+                  <td>
+                    {takes}
+                    {why && <span className="quiet"> ({why}, until it has grown out)</span>}
+                  </td>
+                  <td>
+                    <input
+                      type="checkbox"
+                      aria-label={`${name}, ${wording.side(side)}`}
+                      checked={id in skip || why !== undefined}
+                      disabled={why !== undefined}
+                      onChange={() =>
+                        stretch &&
+                        void shoeing.keepAt(
+                          ["skip", id],
+                          id in skip ? undefined : { side, from: stretch.from, to: stretch.to },
+                          "wall without nails",
+                        )
+                      }
+                    />
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        {moved.map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+        <p className="quiet">
+          Nails go to the nearest sound wall by themselves; their holes move on the pattern and on the bar
+          too.
+        </p>
       </details>
     </section>
   );

@@ -1,3 +1,5 @@
+import { ShoeOverlay } from "~app/drawing/ShoeOverlay";
+import { SoleView } from "~app/drawing/SoleView";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { isFore } from "~core/foot/limb";
@@ -36,8 +38,20 @@ export function ReadyMade({ context, shoeing }: ShoeViewProps) {
   const { fit, spec } = shoeing.bench;
   const wanted = wantedOf(fit, isFore(limb));
   const best = spec.type === "bare" ? [] : chooseSizes(table, wanted);
+  const { drawn, marks, measured, foot } = shoeing.shoe.toShoe;
   return (
     <div className="ready-made">
+      <aside className="ready-drawing sheet" aria-label="The shoe that is wanted">
+        <SoleView
+          foot={drawn}
+          marks={marks}
+          corY={foot.corY}
+          wording={wording}
+          guess={!measured}
+          title={`The shoe that is wanted, ${wording.limb(limb)}, from below`}
+          overlay={(geometry) => <ShoeOverlay geometry={geometry} fit={fit} />}
+        />
+      </aside>
       <section aria-label="Best of the table">
         <h2>
           {spec.type === "bare" ? "Bare: no shoe is wanted" : "Least reshaping for this foot"}

@@ -6,8 +6,8 @@ import { Fractions } from "~app/ui/Fractions";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { dueBeside, dueReason } from "~core/cycle/dueWords";
-import { LIMBS } from "~core/foot/limb";
-import { specInWords } from "~core/shoe/specWords";
+import { isFore, LIMBS } from "~core/foot/limb";
+import { specInWords, studsForOwner } from "~core/shoe/specWords";
 import { change } from "~core/record/change";
 import { valueAt } from "~core/record/edit";
 import { signedBefore } from "~core/record/visit";
@@ -152,17 +152,25 @@ function Shod({ feet }: Pick<StageContext, "feet">) {
     return shoe?.spec ? [{ limb, spec: shoe.spec, because: shoe.because }] : [];
   });
   if (shod.length === 0) return null;
+  const studs = studsForOwner(shod.map(({ limb, spec }) => ({ fore: isFore(limb), spec })));
   return (
-    <dl className="facts sign-shoes" aria-label="What each foot goes away with">
-      {shod.map(({ limb, spec, because }) => (
-        <div key={limb} className="sign-shod">
-          <dt>{wording.limb(limb)}</dt>
-          <dd>
-            <Fractions text={specInWords(spec, wording)} />
-            {because && <span className="quiet"> Because: {because}.</span>}
-          </dd>
-        </div>
-      ))}
-    </dl>
+    <>
+      {studs && (
+        <p className="sign-studs">
+          <b>For the owner.</b> {studs}
+        </p>
+      )}
+      <dl className="facts sign-shoes" aria-label="What each foot goes away with">
+        {shod.map(({ limb, spec, because }) => (
+          <div key={limb} className="sign-shod">
+            <dt>{wording.limb(limb)}</dt>
+            <dd>
+              <Fractions text={specInWords(spec, wording)} />
+              {because && <span className="quiet"> Because: {because}.</span>}
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </>
   );
 }
