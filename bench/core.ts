@@ -33,8 +33,12 @@ import { patternPdf } from "~core/forge/pattern/pdf";
 import { patternSvg } from "~core/forge/pattern/svg";
 import { highsSolver } from "~core/math/programme";
 import { fitShoe } from "~core/shoe/fit";
-import { fitQuestion } from "~core/shoe/shoe.fixture";
+import { facts, fitQuestion } from "~core/shoe/shoe.fixture";
+import { adviseShoe } from "~core/shoe/advice/advise";
+import { shoeChecks } from "~core/shoe/checks";
+import type { ShoeFacts } from "~core/shoe/facts";
 import { chooseSizes, wantedOf, type ShoeSize } from "~core/shoe/sizes";
+import { BRANCH_ENDS, SHOE_TYPES } from "~core/shoe/specification";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
 export const median = (values: number[]): number => {
@@ -216,7 +220,56 @@ export function timePlanWithFlares(): number {
   return median(runs.slice(1).flat());
 }
 
-/** The best three of two thousand sizes for one foot, ms. */
+/** Facts in which most of the table speaks. */
+const BUSY: Partial<ShoeFacts> = {
+  work: ["jumping"],
+  footing: ["firm turf", "soft arena"],
+  turnout: "in a herd",
+  goes: ["brushes", "pulls shoes off"],
+  conditions: ["sore heels"],
+  lowHeels: true,
+  frogProudMm: 9,
+  brokenBackDeg: 4,
+  landsOn: "lateral",
+  wornOn: "lateral",
+  thinSole: true,
+  breakoverBack: 7,
+};
+
+/** The argument about one foot in a busy case, ms. */
+export function timeAdvice(): number {
+  const told = facts(BUSY);
+  return median(
+    Array.from({ length: 200 }, () => {
+      const from = performance.now();
+      adviseShoe(told);
+      return performance.now() - from;
+    }).slice(20),
+  );
+}
+
+/** A shoe fitted anew after a change, its union included: the median and the 95th percentile over all kinds, ms. */
+export function timeFit(): { median: number; p95: number } {
+  const times = Array.from({ length: 400 }, (_, index) => {
+    const type = SHOE_TYPES[1 + (index % (SHOE_TYPES.length - 1))] ?? "plain";
+    const question = fitQuestion({
+      type,
+      width: 20 + (index % 9),
+      turn: (index % 7) - 3,
+      outLateral: index % 4,
+      endMedial: BRANCH_ENDS[index % BRANCH_ENDS.length] ?? "plain",
+      clips: ["side medial", "side lateral"],
+    });
+    const from = performance.now();
+    shoeChecks(fitShoe(question), { footing: ["road"], thinSole: false, wording: WORDING });
+    return performance.now() - from;
+  })
+    .slice(40)
+    .sort((a, b) => a - b);
+  return { median: median(times), p95: times[Math.floor(0.95 * times.length)] ?? 0 };
+}
+
+/** The best three of two thousand sizes for one foot, by what they are, ms. */
 export function timeSizes(): number {
   const random = seededRandom(11);
   const table = Array.from({ length: 2000 }, (_, index): ShoeSize => ({
@@ -227,7 +280,12 @@ export function timeSizes(): number {
     straight: 280 + 200 * random(),
     sectionWidth: 18 + 12 * random(),
     sectionThickness: 8 + 4 * random(),
-    pattern: "slim",
+    pattern: index % 3 ? "slim" : "square",
+    toe: index % 5 ? "round" : "square",
+    toeEdge: index % 4 ? "plain" : "rolled",
+    clips: index % 2 ? ["toe"] : ["side medial", "side lateral"],
+    material: index % 6 ? "steel" : "aluminium",
+    webLateral: 18 + 12 * random(),
   }));
   const wanted = wantedOf(fitShoe(fitQuestion()), true);
   return median(

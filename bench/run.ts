@@ -17,6 +17,8 @@ import {
   timePlanWithFlares,
   timeStages,
   timePrediction,
+  timeAdvice,
+  timeFit,
   timeSizes,
   timeStock,
   timeSurvey,
@@ -84,14 +86,13 @@ try {
   await page.goto(`${app.address}${signed ?? ""}/shoe?foot=RF&view=fit`);
   await page.locator(".fit-drawing .shoe-web").first().waitFor();
   await page.waitForTimeout(500);
-  const shoeDrags = (
-    await dragging(page, 120, ".fit-drawing", ".shoe-body .shoe-web:last-of-type", 1, "set")
-  ).sort((a, b) => a - b);
+  const shoeDrags = (await dragging(page, 120, ".fit-drawing", ".shoe-web", 1, "set")).sort((a, b) => a - b);
   await page.goto(`${survey.origin}${survey.pathname}?foot=LF&way=photo`);
   await page.locator('input[aria-label="Take or choose: sole"]').waitFor({ state: "attached" });
   await page.waitForTimeout(500);
   const large = await chooseLargePicture(page);
   const photo = photoAccuracy();
+  const fits = timeFit();
   const cutLists = await timeCutList();
   const weeks = await timeRounds([1, 2, 3, 4, 5, 6, 7, 8, 9, 10], 8, 40, 5, 30);
   const largeRounds = await timeRounds([1, 2], 25, 160, 20, 57);
@@ -117,7 +118,10 @@ try {
       33,
       "ms",
     ],
-    ["best three of 2,000 sizes, median", timeSizes(), 50, "ms"],
+    ["best three of 2,000 sizes by specification and reshaping, median", timeSizes(), 50, "ms"],
+    ["advice about one foot, median", timeAdvice(), 5, "ms"],
+    ["a shoe fitted anew, its union and checks, median", fits.median, 16, "ms"],
+    ["a shoe fitted anew, 95th percentile", fits.p95, 33, "ms"],
     ["half a year at eight intervals, in its worker, median", median(months), 100, "ms"],
     ["stock by outline, median", timeStock(), 2, "ms"],
     ["slowest export of a pattern (SVG, DXF, PDF), median", await timeExports(), 500, "ms"],

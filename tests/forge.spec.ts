@@ -233,3 +233,30 @@ test("from a foot’s fit to its own steel, marks and pattern", async ({ page })
   await page.getByRole("link", { name: "Back to its fit" }).click();
   await expect(page.getByRole("region", { name: "The shoe on the foot" })).toBeVisible();
 });
+
+test("the made shoe is held against its marks, what is out is drawn and said, and the hand's misses are remembered", async ({
+  page,
+}) => {
+  await openVisit(page, "shoe");
+  await page.goto(`/forge/demo-yard-1-horse-1-${TODAY}/LF?view=marks`);
+  const made = page.getByRole("region", { name: "The made shoe against its marks" });
+  await expect(made.getByRole("heading")).toHaveText("Does the made shoe fit its marks?");
+  const measure = async (name: string, text: string) => {
+    await made.getByRole("textbox", { name }).fill(text);
+    await made.getByRole("textbox", { name }).press("Enter");
+  };
+  await measure("Centre to outside quarter", "as wide as it is");
+  await expect(made.getByRole("alert")).toContainText("as wide as it is");
+  await measure("Centre to outside quarter", "76");
+  await expect(made).toContainText(/Close the outside quarter \d+(\.5)? mm\./);
+  await expect(made).toContainText("2 clips at the side will open it about 2 mm");
+  await page.reload();
+  await expect(made.getByRole("textbox", { name: "Centre to outside quarter" })).toHaveValue("76");
+  await page.getByText("Your hand", { exact: true }).click();
+  await page.getByRole("button", { name: "Log this shoe as forged" }).click();
+  await page.getByRole("button", { name: "Keep it in the log" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "Logged." })).toBeVisible();
+  await page.getByText("Marks", { exact: true }).click();
+  await expect(made.getByRole("textbox", { name: "Centre to outside quarter" })).toHaveValue("");
+  await expect(made).toContainText(/Your hand makes the outside quarter \d+(\.5)? mm wide\. From your log\./);
+});

@@ -29,6 +29,9 @@ test("a full shoeing: advised with reasons, overruled with a line, the pair alik
   await expect(advice).toContainText("Small road pins, no studs");
   await expect(advice).toContainText("Two clips cut into the wall");
   await expect(advice.getByText(/^Last time,/)).toBeVisible();
+  // Beside each reason stands what it did on the user's own feet.
+  await expect(advice).toContainText(/Your own\. On \d+ feet over \d+ cycles: axis/);
+  await expect(advice).toContainText("Feet are often at their worst when something new is tried");
   await takeFirst(page);
 
   await spec(page).getByRole("combobox", { name: "Toe’s ground edge", exact: true }).selectOption("rolled");

@@ -113,10 +113,11 @@ export function shoeFactsOf({
 
 /** What stood out on one side last time, with how the foot lands now on it; undefined where nothing did. */
 function lastOneSideOf(
-  { lastShoe }: VisitFoot,
+  { lastShoe, lastWatching }: VisitFoot,
   landsNow: Side | "level" | undefined,
 ): LastOneSide | undefined {
   const spec = lastShoe?.spec;
   const side = spec && SIDES.find((one) => bySide(spec, "out", one) > 0);
-  return side && { side, mm: bySide(spec, "out", side), landsNow };
+  const landedThen = lastWatching?.lands && (landingOf(lastWatching.lands).side ?? "level");
+  return side && { side, mm: bySide(spec, "out", side), landedThen, landsNow };
 }

@@ -33,6 +33,8 @@ export interface VisitFoot {
   shoe?: ShoeRecord;
   /** The shoe of the last visit before this one at which one was chosen. */
   lastShoe?: ShoeRecord;
+  /** How the foot was watched on the day that shoe was nailed on, before it. */
+  lastWatching?: WatchingRecord;
   photos: readonly Photo[];
   /** The last visit before this one at which this foot was measured. */
   last?: FootVisit;
@@ -65,6 +67,11 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     .filter((one) => isEarlier(one) && one.limb === limb && one.spec)
     .sort((a, b) => a.date.localeCompare(b.date))
     .at(-1);
+  const lastWatching =
+    lastShoe &&
+    records.watchings.find(
+      (one) => one.visitId === lastShoe.visitId && one.limb === limb && one.look === "before",
+    );
   const lastLook = records.looks
     .filter((one) => isEarlier(one) && one.limb === limb)
     .sort((a, b) => a.date.localeCompare(b.date))
@@ -83,6 +90,7 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     ...(trim && { trim }),
     ...(shoe && { shoe }),
     ...(lastShoe && { lastShoe }),
+    ...(lastWatching && { lastWatching }),
     ...(look && { look }),
     ...(last && { last }),
     ...(lastReading && { lastReading }),

@@ -1,7 +1,7 @@
 import { useWording } from "~app/ui/useWording";
-import { sentenceCase } from "~core/foot/wording";
 import { outcomeInWords, type Outcome } from "~core/outcome/outcomes";
 import type { ShoeFacts } from "~core/shoe/facts";
+import { Disputes } from "./Disputes";
 import { useOutcomes } from "./useOutcomes";
 import type { FittedProposal } from "~core/shoe/advice/fitted";
 
@@ -64,16 +64,7 @@ export function Argument({ proposal, facts }: { proposal: FittedProposal; facts:
           <b>It breaks “{name}”.</b> {text}
         </p>
       ))}
-      {disputes.map(({ id, about, one, other, ours }) => (
-        <details key={id} className="dispute">
-          <summary>
-            {about}: <span className="quiet">disputed</span>
-          </summary>
-          <p>
-            {one} {other} <span className="quiet">Here: {sentenceCase(ours)}</span>
-          </p>
-        </details>
-      ))}
+      <Disputes disputes={disputes} />
       {cautions.map((caution) => (
         <p key={caution} className="ember">
           {own(caution)}

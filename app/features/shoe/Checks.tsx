@@ -2,6 +2,8 @@ import { Fractions } from "~app/ui/Fractions";
 import { useNarrow } from "~app/ui/useNarrow";
 import type { ShoeCheck } from "~core/shoe/check";
 import { LineOfWhy } from "~app/stage/LineOfWhy";
+import { disputesOf } from "~core/shoe/advice/disputes";
+import { Disputes } from "./Disputes";
 import type { ShoeViewProps } from "./shoeView";
 
 /** Every check with its number: what wants an answer first, what is in order as one quiet list. */
@@ -49,6 +51,7 @@ export function Checks({ context, shoeing }: ShoeViewProps) {
           </li>
         ))}
       </ul>
+      <Disputes disputes={disputesOf(bench.spec, shoeing.shoe.shoeFacts)} />
       {fine.length > 0 && (
         <details open={!narrow}>
           <summary>{fine.length} in order</summary>
