@@ -120,6 +120,7 @@ test("the main views, from the demo round", async ({ page }) => {
     .first()
     .click();
   await page.getByText("taken", { exact: true }).waitFor();
+  await page.locator(".reason-outcome").first().waitFor();
   await take(page, "shoe");
   await page.getByText("Fit", { exact: true }).click();
   await page.locator(".shoe-web").first().waitFor();

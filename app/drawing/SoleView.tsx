@@ -16,6 +16,8 @@ export interface SoleViewProps {
   marks?: SolarMarks | undefined;
   /** Centre of rotation by survey, y in mm; the drawn foot's own estimate without one. */
   corY?: number | undefined;
+  /** Front and support of what stands on the ground, mm: the shoe's where one is on; the foot's own without. */
+  halves?: { front: number; support: number } | undefined;
   /** The foot's own shape, its live sole as measured, and the estimated bone. */
   shape?: { outline: UndistortedOutline; bone?: readonly SolarPoint[] | undefined } | undefined;
   /** y at which a lens would have the toe, with the lens's name. */
@@ -105,7 +107,9 @@ export function SoleView(props: SoleViewProps) {
         <circle className="cor" cx={0} cy={-figure.corY} r={4.2} />
         <circle className="cor-dot" cx={0} cy={-figure.corY} r={1.2} />
       </g>
-      {labels && <SoleLabels figure={figure} half={half} lateral={lateral} wording={wording} />}
+      {labels && (
+        <SoleLabels figure={figure} half={half} lateral={lateral} wording={wording} halves={props.halves} />
+      )}
       {overlay?.({ frame: [-half, -top, 2 * half, height], at, back })}
     </svg>
   );
@@ -128,21 +132,25 @@ interface LabelProps {
   half: number;
   lateral: 1 | -1;
   wording: Wording;
+  halves: SoleViewProps["halves"];
 }
 
 /** The halves measured at the left edge, and which side is which: M and L stand on every drawing. */
-function SoleLabels({ figure, half, lateral, wording }: LabelProps) {
-  const halves = halvesFrom(figure.toeY - figure.corY, figure.corY - figure.heelY);
+function SoleLabels({ figure, half, lateral, wording, halves: asked }: LabelProps) {
+  const front = asked?.front ?? figure.toeY - figure.corY;
+  const support = asked?.support ?? figure.corY - figure.heelY;
+  const [toeY, heelY] = [figure.corY + front, figure.corY - support];
+  const halves = halvesFrom(front, support);
   const x = -half + 20;
   const bracket = (from: number, to: number) => `M${x + 3},${-from} H${x} V${-to} H${x + 3}`;
   return (
     <g className="figures">
-      <path className="bracket front" d={bracket(figure.toeY, figure.corY)} />
-      <path className="bracket support" d={bracket(figure.corY, figure.heelY)} />
-      <text className="value front" x={x - 2.5} y={-(figure.toeY + figure.corY) / 2} textAnchor="end">
+      <path className="bracket front" d={bracket(toeY, figure.corY)} />
+      <path className="bracket support" d={bracket(figure.corY, heelY)} />
+      <text className="value front" x={x - 2.5} y={-(toeY + figure.corY) / 2} textAnchor="end">
         {wording.length(halves.frontMm).replace(/ (mm|in)$/, "")}
       </text>
-      <text className="value" x={x - 2.5} y={-(figure.corY + figure.heelY) / 2} textAnchor="end">
+      <text className="value" x={x - 2.5} y={-(figure.corY + heelY) / 2} textAnchor="end">
         {wording.length(halves.supportMm).replace(/ (mm|in)$/, "")}
       </text>
       <text className="value" x={half - 2} y={-figure.corY - 3} textAnchor="end">

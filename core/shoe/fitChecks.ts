@@ -33,6 +33,18 @@ export const heelsStandOut = ({ question: { foot, spec, setting } }: Fit): Recor
     return standsOutAt(spec, setting.fuller[side], side, stations, stations.whole);
   });
 
+/** How far the heel of a sound foot of this size stands inside its toe quarter at most, mm. */
+const taperOf = ({ question: { foot } }: Fit): number => (foot.fore ? TAPER_MM.fore : TAPER_MM.hind) * foot.k;
+
+/** What a heel of the shoe has left of a sound foot's own taper, mm; negative = it stands further in. */
+export function heelInLine(fit: Fit, side: Side): number {
+  const { foot, setting } = fit.question;
+  const inside =
+    Math.abs(foot.knots.toeQuarter[side][0]) -
+    halfWidthAt(fit.outer[side], foot.knots.heel[side][1] - setting.back);
+  return taperOf(fit) - inside;
+}
+
 /** How far the shoe's widest line lies from the foot's own: what stands out further back on purpose is no shift, mm. */
 function widestApart({ outer, question: { foot } }: Fit): number {
   return Math.max(
@@ -59,15 +71,8 @@ export function fitChecks(fit: Fit, { wording, thinSole, toRelieve = [] }: Check
     by: coverAt(fit.outer[side], foot.knots.toeQuarter[side]),
   }));
   const shortest = worst(SIDES.map((side) => ({ side, by: fit.endY[side] - fit.supportY[side] })));
-  const heelsIn = worst(
-    SIDES.map((side) => ({
-      side,
-      by:
-        Math.abs(foot.knots.toeQuarter[side][0]) -
-        halfWidthAt(fit.outer[side], foot.knots.heel[side][1] - setting.back),
-    })),
-  );
-  const taper = (foot.fore ? TAPER_MM.fore : TAPER_MM.hind) * foot.k;
+  const taper = taperOf(fit);
+  const heelsIn = worst(SIDES.map((side) => ({ side, by: taper - heelInLine(fit, side) })));
   // A branch that ends ahead of its heel is looked at by its length, not by its width.
   const heelCover = worst(
     SIDES.map((side) => ({

@@ -2,6 +2,7 @@ import { directionAlong, lengthDownTo, pointAlong, polylineLength } from "../geo
 import type { Side } from "../foot/limb";
 import { eachSide } from "../foot/parametric/parameters";
 import { radians } from "../math/angle";
+import { LEAST_PITCH_MM, nearestPlaces, soundStretches, TRIED_EVERY_MM } from "./nailMoves";
 import { inwardsOf, type SidedLine } from "./outline";
 import type { HeadPattern } from "./specification";
 
@@ -63,8 +64,6 @@ export interface NailPlan {
 export const WEB_INSIDE_MM = 4;
 /** The inner last nail stands this far ahead of the outer one, mm. Source: trade practice. */
 export const INNER_AHEAD_MM = 5;
-/** Nails nearer to each other than this split the wall, mm. Assumption, from stamped shoes. */
-export const LEAST_PITCH_MM = 12;
 /** A hole stands square to the edge as it runs over this much either way, so that a corner turns no hole, mm. */
 const EVEN_OUT_MM = 5;
 /** Toe quarter between the widest part (0) and the toe (1), where it is not measured. From a foot of size 1. */
@@ -76,66 +75,6 @@ export const toeQuarterYOf = (toeY: number, widestY: number): number =>
 
 /** Forward of the toe quarter a nail is moved no further than to this part of the way from the toe. Assumption. */
 const AHEAD_PART = 0.6;
-
-/** Stretches of a side that take a nail, mm from the toe, in order: `from` to `to` without what is skipped. */
-function soundStretches(
-  from: number,
-  to: number,
-  marked: readonly (readonly [number, number])[],
-): [number, number][] {
-  let free: [number, number][] = to >= from ? [[from, to]] : [];
-  for (const [a, b] of marked)
-    free = free.flatMap(([x, y]): [number, number][] =>
-      b < x || a > y
-        ? [[x, y]]
-        : [
-            ...(a > x ? [[x, a - HOLE_CLEAR_MM] as [number, number]] : []),
-            ...(b < y ? [[b + HOLE_CLEAR_MM, y] as [number, number]] : []),
-          ],
-    );
-  return free.filter(([x, y]) => y >= x);
-}
-/** A hole stays this far from marked wall, mm: about half a nail. */
-const HOLE_CLEAR_MM = 2;
-/** Steps in which places are tried, mm. */
-const TRIED_EVERY_MM = 1;
-
-/**
- * The places nearest to `wanted`, in order, that lie in `free` and no nearer to each other than a nail may stand; as many
- * of them as find room. By trying every millimetre: the least sum of moves.
- */
-function nearestPlaces(wanted: readonly number[], free: readonly (readonly [number, number])[]): number[] {
-  const grid = free.flatMap(([from, to]) => {
-    const steps = Math.floor((to - from) / TRIED_EVERY_MM);
-    const places = Array.from({ length: steps + 1 }, (_, index) => from + index * TRIED_EVERY_MM);
-    return [...places, to, ...wanted.filter((s) => s >= from && s <= to)];
-  });
-  const places = [...new Set(grid)].sort((a, b) => a - b);
-  for (let count = wanted.length; count > 0; count--) {
-    const aims = count === wanted.length ? wanted : wanted.filter((_, index) => index < count);
-    // best[i]: least cost with the nail that is looked at on place i, and the places before it.
-    let best = places.map((s) => ({ cost: Math.abs(s - (aims[0] ?? 0)), at: [s] }));
-    for (const aim of aims.slice(1)) {
-      let [before, ahead] = [undefined as (typeof best)[number] | undefined, 0];
-      best = places.map((s) => {
-        while (ahead < places.length && (places[ahead] ?? 0) <= s - LEAST_PITCH_MM) {
-          const one = best[ahead];
-          if (one && (!before || one.cost < before.cost)) before = one;
-          ahead += 1;
-        }
-        return before
-          ? { cost: before.cost + Math.abs(s - aim), at: [...before.at, s] }
-          : { cost: Number.POSITIVE_INFINITY, at: [] };
-      });
-    }
-    const found = best.reduce((a, b) => (b.cost < a.cost ? b : a), {
-      cost: Number.POSITIVE_INFINITY,
-      at: [] as number[],
-    });
-    if (Number.isFinite(found.cost)) return found.at;
-  }
-  return [];
-}
 
 /**
  * Places of the nails on each side: the first at the toe quarter, the last at the widest part, the inner one 5 mm ahead

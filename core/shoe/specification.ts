@@ -128,7 +128,7 @@ const SMALL_KG = 250;
 
 /** Fullness of an ordinary shoe from the toe to the widest part, and at the heel, mm. Source: trade practice. */
 export const FRONT_FULLNESS_MM = 0.5;
-const HEEL_FULLNESS_MM = 3;
+export const HEEL_FULLNESS_MM = 3;
 
 /** The shoe that nothing speaks for or against: what an ordinary foot of this size wears. Source: trade practice. */
 export function ordinaryShoe(limb: Limb, massKg: number): Specification {

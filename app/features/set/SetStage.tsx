@@ -52,6 +52,7 @@ export function SetStage(context: StageContext) {
               foot={shoe.toShoe.drawn}
               marks={shoe.toShoe.marks}
               corY={shoe.toShoe.foot.corY}
+              halves={bench.fit}
               wording={wording}
               guess={!shoe.toShoe.measured}
               title={`The shoe of the ${wording.limb(limb)}, from below`}

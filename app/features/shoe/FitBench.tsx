@@ -71,6 +71,7 @@ export function FitBench(props: ShoeViewProps) {
                     }
                   : undefined
               }
+              halves={fit}
               wording={wording}
               guess={!measured}
               title={`The shoe under the ${wording.limb(limb)}, from below`}

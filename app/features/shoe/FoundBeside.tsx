@@ -23,6 +23,7 @@ export function FoundBeside({ context, shoeing }: Pick<ShoeViewProps, "context" 
           foot={drawn}
           marks={marks}
           corY={shod.corY}
+          halves={bench.fit}
           wording={wording}
           guess={!measured}
           title={`The shoe as found and as chosen, ${wording.limb(limb)}, from below`}

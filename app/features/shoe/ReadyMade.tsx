@@ -46,6 +46,7 @@ export function ReadyMade({ context, shoeing }: ShoeViewProps) {
           foot={drawn}
           marks={marks}
           corY={foot.corY}
+          halves={fit}
           wording={wording}
           guess={!measured}
           title={`The shoe that is wanted, ${wording.limb(limb)}, from below`}

@@ -9,7 +9,7 @@ import type { Shoeing } from "~app/stage/useShoe";
 type Key = keyof ShoeRecord["setting"];
 const NAMES: Record<Key, string> = {
   back: "Shoe set back",
-  turn: "Turned to lateral",
+  turn: "Turned by hand, to lateral",
   fullerMedial: "Fuller, medial side",
   fullerLateral: "Fuller, lateral side",
 };

@@ -8,7 +8,7 @@ const only = (seen: boolean, words: string): string | undefined => (seen ? words
 /** A frog this far past the heels' plane meets the ground before them, mm. Assumption, about half an ordinary shoe. */
 const FROG_PAST_MM = 4;
 /** A breakover this far behind the toe wants an edge, and from there on a roll, mm. Source: trade practice. */
-const EDGE_FROM_MM = 4;
+const EDGE_FROM_MM = 2.5;
 const ROLL_FROM_MM = 6;
 /** An axis broken back by less than this asks for no raise; a raise gives back no more than this, deg. Assumptions. */
 const RAISE_FROM_DEG = 3;
@@ -244,7 +244,7 @@ export const FOOT_RULES: readonly ShoeRule[] = [
   },
   {
     id: "breakover",
-    when: "The trim leaves the breakover more than 4 mm ahead of its mark",
+    when: "The trim leaves the breakover more than 2.5 mm ahead of its mark",
     then: "Make the breakover in the shoe: eased to 6 mm, rolled beyond",
     because: "The whole foot is covered, and the lever is as short as the foot wants it",
     against: "Behind the pastern line it puts work on the suspensory ligament",
@@ -253,7 +253,7 @@ export const FOOT_RULES: readonly ShoeRule[] = [
     sees: (facts) =>
       only(
         facts.breakoverBack > EDGE_FROM_MM,
-        `breakover wanted ${Math.round(facts.breakoverBack)} mm behind the toe`,
+        `breakover wanted ${facts.breakoverBack.toFixed(1)} mm behind the toe`,
       ),
     gives: ({ breakoverBack, goes, limb }) =>
       !isFore(limb) && (goes.includes("overreaches") || goes.includes("forges"))
