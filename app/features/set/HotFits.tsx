@@ -1,6 +1,7 @@
 import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { useState } from "react";
+import { Choice } from "~app/stage/Choice";
 import { SectorShoe } from "~app/stage/SectorShoe";
 import { useWording } from "~app/ui/useWording";
 import { WEAR_SECTORS, type WearSector } from "~core/foot/wear";
@@ -93,26 +94,19 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
             </div>
             <p className="quiet">Choose what touched, then tap where.</p>
             {plate && (
-              <div className="nail-words" role="group" aria-label="The plate and the frog">
-                <span>The plate</span>
-                {PLATE_PRINTS.map((one) => (
-                  <button
-                    key={one}
-                    type="button"
-                    className="chip"
-                    aria-pressed={wanted.met === one}
-                    onClick={() =>
-                      void shoeing.keepAt(
-                        ["platePrints"],
-                        { ...record?.platePrints, [last]: one },
-                        `plate of try ${last}`,
-                      )
-                    }
-                  >
-                    {one}
-                  </button>
-                ))}
-              </div>
+              <Choice
+                label="The plate"
+                options={PLATE_PRINTS}
+                value={wanted.met}
+                onChoose={(met) => {
+                  const { [last]: _was, ...rest } = record?.platePrints ?? {};
+                  void shoeing.keepAt(
+                    ["platePrints"],
+                    met ? { ...rest, [last]: met } : rest,
+                    `plate of try ${last}`,
+                  );
+                }}
+              />
             )}
             <TextButton
               onClick={() =>

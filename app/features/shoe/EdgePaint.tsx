@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { Choice } from "~app/stage/Choice";
 import { SectorShoe } from "~app/stage/SectorShoe";
 import type { Shoeing } from "~app/stage/useShoe";
 import { useWording } from "~app/ui/useWording";
@@ -48,19 +49,12 @@ export function EdgePaint({ limb, shoeing }: { limb: Limb; shoeing: Shoeing }) {
         onPaint={paint}
       />
       <div>
-        <div className="nail-words" role="group" aria-label="What is done there">
-          {BRUSHES.map((one) => (
-            <button
-              key={one}
-              type="button"
-              className="chip"
-              aria-pressed={brush === one}
-              onClick={() => setBrush(one)}
-            >
-              {one}
-            </button>
-          ))}
-        </div>
+        <Choice
+          label="What is done there"
+          options={BRUSHES}
+          value={brush}
+          onChoose={(one) => one && setBrush(one)}
+        />
         <p className="quiet">Choose what is done, then tap where; tap again to take it back.</p>
         {said.length > 0 && <p>{sentenceCase(wording.inOwnWords(said.join("; ")))}.</p>}
       </div>
