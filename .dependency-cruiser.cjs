@@ -25,7 +25,7 @@ const FLOORS = [
   { foot: [] },
   { gait: [], balance: [] },
   { trim: [], shoe: [] },
-  { forge: [], photo: [], simulator: ["photo"], caution: [] },
+  { forge: [], photo: [], simulator: ["photo"], radiograph: [], caution: [] },
   { record: [] },
   {
     cycle: [],

@@ -6,6 +6,7 @@ import { formatLength, inchesFromMm, parseLength } from "~core/units/length";
 import { calculator, mm, point, type Calculator } from "./parts";
 import { cutlist, stock } from "./forge";
 import { findings, frog, herd, highside } from "./judgement";
+import { radiograph } from "./film";
 import { rounds } from "./rounds";
 import { advise, breakover, mass, nails, setting } from "./shoe";
 
@@ -56,6 +57,7 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   mass,
   setting,
   advise,
+  radiograph,
   cutlist,
   growth,
   due,

@@ -282,6 +282,27 @@ test("a heart-bar pad injected: prescribed by hand, unloaded at a crack, hot-fit
   await expect(page.getByLabel("What each foot goes away with")).toContainText("coppered nails");
 });
 
+test("a thin sole is fitted cold; hot all the same only with a line of why, which is kept", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.goto("/horses/demo-yard-2-horse-2");
+  const signed = page.getByRole("region", { name: "Visits" }).getByRole("link").first();
+  const address = await signed.getAttribute("href");
+  await page.goto(`${address ?? ""}/set?foot=LF`);
+  const fits = page.getByRole("region", { name: "Hot fits" });
+  await expect(fits).toContainText("Thin sole: fit cold.");
+  await expect(fits.getByRole("button", { name: "First hot fit" })).toBeDisabled();
+  await fits.getByLabel("Fit it hot all the same, because").fill("the vet stands by, one second each");
+  await fits.getByLabel("Fit it hot all the same, because").press("Enter");
+  await fits.getByRole("button", { name: "First hot fit" }).click();
+  await expect(page.getByRole("heading", { name: "1 hot fit." })).toBeVisible();
+  await page.reload();
+  await expect(fits.getByLabel("Hot on a thin sole, because")).toHaveValue(
+    "the vet stands by, one second each",
+  );
+});
+
 test("barefoot: it is first on the list, the bevel is drawn, and the finish is looked at without nails", async ({
   page,
 }) => {

@@ -7,7 +7,7 @@ import { sameValue, type Edit } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import { pairOf, type Limb } from "~core/foot/limb";
-import type { Specification } from "~core/shoe/specification";
+import { specForPair, type Specification } from "~core/shoe/specification";
 import { fitChoice, NO_CHOICE, openChecks, standingSpec, visitShoe } from "~core/visit/visitShoe";
 import type { StageContext } from "./stageContext";
 
@@ -61,11 +61,12 @@ export function useShoe(context: StageContext) {
     const label = `${wording.limb(limb)} shoe`;
     const edits = editsFor(limb, Object.fromEntries(changed.map((key) => [key, now[key]])), label);
     const tellsPair = changed.includes("spec") || changed.includes("alike");
-    if (now.alike && now.spec && tellsPair && !sameValue(feet[pairLimb].shoe?.spec, now.spec))
+    const pairSpec = now.spec && specForPair(now.spec, feet[pairLimb].shoe?.spec);
+    if (now.alike && pairSpec && tellsPair && !sameValue(feet[pairLimb].shoe?.spec, pairSpec))
       edits.push(
         ...editsFor(
           pairLimb,
-          { spec: now.spec, from: "the other foot", because: now.because, alike: true },
+          { spec: pairSpec, from: "the other foot", because: now.because, alike: true },
           `${label}, and its pair`,
         ),
       );

@@ -37,6 +37,22 @@ describe("marks on the bar", () => {
     }
   });
 
+  test("each clip has its own mark, whatever else stands on its side, and no two marks share a name", () => {
+    const made = bar({
+      clips: ["toe", "side medial", "side lateral", "quarter medial", "quarter lateral"],
+      nailsMedial: 4,
+    });
+    const clips = marksOf(made, "clip");
+    expect(clips.map(({ id }) => id)).toEqual([
+      "clip-quarter-medial",
+      "clip-side-medial",
+      "clip",
+      "clip-side-lateral",
+      "clip-quarter-lateral",
+    ]);
+    expect(new Set(made.marks.map(({ id }) => id)).size).toBe(made.marks.length);
+  });
+
   test("an outer branch 3 mm longer moves the mark by half of that; its heel falls that much further out", () => {
     const [even, longer] = [bar({}, TRADE_ALLOWANCES, 330), bar({ longerLateral: 3 }, TRADE_ALLOWANCES, 330)];
     // A branch leans a little, so 3 mm straight back are a shade more along it.

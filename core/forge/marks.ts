@@ -109,9 +109,11 @@ export function barMarks(fit: Fit, stock: Stock, allowances: Allowances, length:
     };
   };
   const marks: BarMark[] = [mark(undefined, "centre", 0)];
-  for (const { side, s } of clipPlaces(fit))
+  for (const { name, side, s } of clipPlaces(fit))
     marks.push(
-      side ? mark(side, "clip", along[side].fromEdge(s)) : { ...mark(undefined, "clip", 0), id: "clip" },
+      mark(side, "clip", side ? along[side].fromEdge(s) : 0, {
+        id: name === "toe" ? "clip" : `clip-${name.replace(" ", "-")}`,
+      }),
     );
   for (const side of SIDES) {
     marks.push(

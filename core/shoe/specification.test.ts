@@ -2,7 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import { specificationSchema } from "./shoeRecord";
 import { wordingFor } from "../foot/wording";
 import { WEAR_SECTORS } from "../foot/wear";
-import { ordinaryShoe, specDifferences, type Specification } from "./specification";
+import { ordinaryShoe, specDifferences, specForPair, type Specification } from "./specification";
 import { differencesInWords, specInWords, studsForOwner } from "./specWords";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, side: "inside-outside", leftRight: "left-right" });
@@ -51,6 +51,12 @@ describe("a specification", () => {
     // What is rolled everywhere is said once.
     const all = Object.fromEntries(WEAR_SECTORS.map((sector) => [sector, "rolled"]));
     expect(specInWords({ ...shoe, edges: all }, wording)).toContain(", rolled all round,");
+  });
+
+  test("goes to the other foot of the pair without what is unloaded: a crack here is none there", () => {
+    const cracked = { ...shoe, toeEdge: "eased" as const, unloaded: ["quarterLateral" as const] };
+    expect(specForPair(cracked, undefined)).toEqual({ ...cracked, unloaded: [] });
+    expect(specForPair(shoe, { unloaded: ["toe"] }).unloaded).toEqual(["toe"]);
   });
 
   test("studs are told to the owner by ground, front and behind", () => {

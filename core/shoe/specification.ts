@@ -178,6 +178,15 @@ export function ordinaryShoe(limb: Limb, massKg: number): Specification {
   };
 }
 
+/** A specification as it goes to the other foot of the pair: what is unloaded is a foot's own, and stays its own. */
+export const specForPair = (
+  spec: Specification,
+  own: Pick<Specification, "unloaded"> | undefined,
+): Specification => ({
+  ...spec,
+  unloaded: own?.unloaded ?? [],
+});
+
 /** What differs between two specifications, field by field; a bare foot has no other fields. */
 export function specDifferences(was: Specification, now: Specification): SpecField[] {
   if (was.type === "bare" && now.type === "bare") return [];

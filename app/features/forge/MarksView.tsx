@@ -162,7 +162,7 @@ function markName(mark: BarMark, wording: Wording): string {
   const side = mark.side ? wording.side(mark.side) : "";
   return {
     centre: "centre, middle of the toe",
-    clip: `${side || "at the toe"}`,
+    clip: side ? `${mark.id.includes("quarter") ? "quarter, " : ""}${side}` : "at the toe",
     "toe bend": `toe bend ends, ${side}`,
     nail: `nail ${side}`,
     quarter: `quarter, ${side}`,
