@@ -13,9 +13,11 @@ test("every rule of the adviser can be read: when, then, because, against, and w
   await openDemo(page);
   await page.goto("/settings");
   await page.getByRole("link", { name: "How a shoe is argued for: every rule" }).click();
-  const rule = page.getByRole("row", { name: /^It works on turf/ });
+  const rule = page.getByRole("row", { name: /^It works on turf Creased/ });
   await expect(rule).toContainText("held soil shears against soil");
-  await expect(rule).toContainText("for creased concave; against sliding plate, broad web, plain stamped");
+  await expect(rule).toContainText(
+    "wants section concave, nail holes creased, narrow web on open shoe, frog-support pad",
+  );
   await expect(rule).toContainText("common practice; trade practice");
 });
 

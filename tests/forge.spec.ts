@@ -252,11 +252,11 @@ test("the made shoe is held against its marks, what is out is drawn and said, an
   await expect(made).toContainText("2 clips at the side will open it about 2 mm");
   await page.reload();
   await expect(made.getByRole("textbox", { name: "Centre to outside quarter" })).toHaveValue("76");
-  await page.getByText("Your hand", { exact: true }).click();
+  await tab(page, "Steel");
   await page.getByRole("button", { name: "Log this shoe as forged" }).click();
   await page.getByRole("button", { name: "Keep it in the log" }).click();
   await expect(page.getByRole("status").filter({ hasText: "Logged." })).toBeVisible();
-  await page.getByText("Marks", { exact: true }).click();
+  await tab(page, "Marks");
   await expect(made.getByRole("textbox", { name: "Centre to outside quarter" })).toHaveValue("");
   await expect(made).toContainText(/Your hand makes the outside quarter \d+(\.5)? mm wide\. From your log\./);
 });
