@@ -5,7 +5,7 @@ import { clipPlaces, clipTab } from "~core/shoe/clips";
 import { creaseOf } from "~core/shoe/crease";
 import type { Fit } from "~core/shoe/fit";
 import { roundTheToe } from "~core/shoe/outline";
-import { sectorHatch, sectorRun } from "~core/shoe/sectors";
+import { sectorFor, sectorHatch, sectorRun } from "~core/shoe/sectors";
 import type { Vector } from "~core/geometry/vector";
 import { SIDES } from "~core/foot/limb";
 
@@ -33,6 +33,7 @@ export function ShoeOverlay({ geometry: { at }, fit, noted = {} }: ShoeOverlayPr
       </>
     );
   const { outside, holes } = fit.solid;
+  const wedged = spec.sideWedge?.side;
   return (
     <g className="shoe">
       {fit.pad && <path className="shoe-pad" d={`${path(fit.pad)} Z`} />}
@@ -68,6 +69,16 @@ export function ShoeOverlay({ geometry: { at }, fit, noted = {} }: ShoeOverlayPr
           />
         );
       })}
+      {wedged && (
+        <path
+          className="shoe-wedge"
+          d={path(
+            (["toeQuarter", "quarter", "heel"] as const).flatMap((stretch) =>
+              sectorRun(fit.inner, sectorFor(stretch, wedged)),
+            ),
+          )}
+        />
+      )}
       {fit.roll > 0.5 && <RolledEdge fit={fit} at={at} />}
       {SIDES.map((side) =>
         fit.nails[side].map(({ x, y }, index) => {

@@ -1,6 +1,7 @@
 import { degrees } from "../math/angle";
 import { COINCIDENT_PART, PARALLEL_SINE } from "../geometry/tolerance";
-import { distance, dot, length, minus, times, type ImagePoint, type Vector } from "../geometry/vector";
+import { groundFrame } from "./groundFrame";
+import { distance, dot, length, minus, type ImagePoint, type Vector } from "../geometry/vector";
 import { fail, ok, type Result } from "../result";
 import { LEVEL_BOUNDS } from "../constants/bounds";
 
@@ -75,29 +76,20 @@ export function readLateral(points: LateralPoints, mmPerPx = 1): Result<LateralR
         `${mark} and ${other} are the same point. Move one of them.`,
       );
 
-  const along = minus(points.groundB, points.groundA);
-  const forward = dot(minus(points.toe, points.heel), along);
-  if (Math.abs(forward) <= length(along) * size * COINCIDENT_PART)
+  const frame = groundFrame([points.groundA, points.groundB], points.heel, points.toe, points.wallHigh, size);
+  if (frame === "flat")
     return fail(
       "upside-down",
       "points.heel",
       "The heel lies straight above or below the toe. Check both marks.",
     );
-  const u = times(along, Math.sign(forward) / length(along));
-  const across: Vector = [-u[1], u[0]];
-  const rise = dot(minus(points.wallHigh, points.groundA), across);
-  if (Math.abs(rise) <= size * COINCIDENT_PART)
+  if (frame === "on-ground")
     return fail(
       "upside-down",
       "points.wallHigh",
       "The top of the wall lies on the ground line. Check both marks.",
     );
-  const v = times(across, Math.sign(rise));
-
-  const slope = (low: Vector, high: Vector) => {
-    const step = minus(high, low);
-    return degrees(Math.atan2(dot(step, v), -dot(step, u)));
-  };
+  const { u, v, slope } = frame;
   const dorsalAngle = slope(points.wallMid, points.wallHigh);
   const pasternAngle = slope(points.pasternLow, points.pasternHigh);
   const heelAngle = slope(points.heel, points.hairlineHeel);

@@ -6,6 +6,7 @@ import type { Side } from "../foot/limb";
 import type { SolarPoint } from "../geometry/vector";
 import { fitShoe, leastRoll, type Fit } from "../shoe/fit";
 import { NO_SETTING, type ShodFoot } from "../shoe/fitQuestion";
+import { FROG_MM } from "../shoe/ordinaryShodFoot";
 import { outlineThrough, type OutlineKnots } from "../shoe/outline";
 import { FRONT_FULLNESS_MM, type Specification } from "../shoe/specification";
 
@@ -48,9 +49,9 @@ export function fitTwoMeasures({ end, width, length, spec }: TwoMeasures): Fit {
     undistorted: false,
     corY: (corYOf(sound) - back) * byY,
     k,
-    trueApex: 88 * k,
-    frogHalf: 24 * k,
-    frogWideY: 20 * k,
+    trueApex: FROG_MM.apex * k,
+    frogHalf: FROG_MM.half * k,
+    frogWideY: FROG_MM.wideY * k,
     horn: { toe: hornOfWall(wall.toe * byX), quarter: hornOfWall(wall.quarter * byX) },
     fore: end === "fore",
   };

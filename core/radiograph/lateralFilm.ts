@@ -1,7 +1,7 @@
 import { fitCircle } from "../geometry/circle";
 import { COINCIDENT_PART } from "../geometry/tolerance";
-import { distance, dot, length, minus, times, type ImagePoint, type Vector } from "../geometry/vector";
-import { degrees } from "../math/angle";
+import { groundFrame } from "../foot/groundFrame";
+import { distance, dot, length, minus, type ImagePoint, type Vector } from "../geometry/vector";
 import { fail, ok, type Result } from "../result";
 
 /** Landmarks of a lateral radiograph, picture pixels, x right, y down; the foot may face either way. */
@@ -91,33 +91,30 @@ export function readLateralFilm(
         `points.${mark}`,
         `${mark} and ${other} are the same point. Move one of them.`,
       );
-  const along = minus(points.groundB, points.groundA);
-  const forward = dot(minus(points.breakover, points.heel), along);
-  if (Math.abs(forward) <= length(along) * spread * COINCIDENT_PART)
+  const frame = groundFrame(
+    [points.groundA, points.groundB],
+    points.heel,
+    points.breakover,
+    points.extensor,
+    spread,
+  );
+  if (frame === "flat")
     return fail(
       "out-of-order",
       "points.heel",
       "The heel lies straight above or below the breakover. Check both marks.",
     );
-  const u = times(along, Math.sign(forward) / length(along));
-  const across: Vector = [-u[1], u[0]];
-  // Up is where the bone lies: on the other side of the ground than the picture's own down, whichever way it was taken.
-  const rise = dot(minus(points.extensor, points.groundA), across);
-  if (rise === 0)
+  if (frame === "on-ground")
     return fail(
       "out-of-order",
       "points.extensor",
       "The extensor process lies on the ground line. Check both marks.",
     );
-  const v = times(across, Math.sign(rise));
+  const { u, v, slope } = frame;
   const up = (point: Vector) => dot(minus(point, points.groundA), v);
   const on = (point: Vector) => dot(minus(point, points.heel), u);
   if (on(points.tip) <= on(points.wing))
     return fail("out-of-order", "points.tip", "The tip of the bone lies behind its wing. Check both marks.");
-  const slope = (low: Vector, high: Vector) => {
-    const step = minus(high, low);
-    return degrees(Math.atan2(dot(step, v), -dot(step, u)));
-  };
   const circle = fitCircle(points.joint);
   if (!circle.ok)
     return { ok: false, issues: circle.issues.map((issue) => ({ ...issue, path: "points.joint" })) };

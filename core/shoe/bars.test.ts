@@ -121,6 +121,9 @@ describe("the table of nails", () => {
     const needed = (spec: Parameters<typeof fitQuestion>[0]) => nailTable(fit(spec), drawn, []).needed;
     expect(needed({ thickness: 13 }) - needed({})).toBeCloseTo(3, 9);
     expect(needed({ pad: "flat" }) - needed({})).toBeGreaterThan(4);
+    // A wedge under one side lies under the nails of that side: 2 degrees over the width of the shoe.
+    const wedged = needed({ sideWedge: { side: "medial", degrees: 2 } }) - needed({});
+    expect(wedged).toBeCloseTo(Math.tan((2 * Math.PI) / 180) * fit({}).width, 6);
   });
 
   test("it says coarse or fine, the height of the exits, and which nail of the table that is", () => {

@@ -3,16 +3,10 @@ import type { Footing } from "./facts";
 import type { Fit } from "./fit";
 import { fitChecks } from "./fitChecks";
 import { SIDES } from "../foot/limb";
-import type { WearSector } from "../foot/wear";
+import { clipWall } from "./clips";
 import { padUnderNail } from "./nailTable";
 import { EXAMPLE_NAILS } from "./nails";
-import {
-  SPEC_NAMES,
-  type ClipPlaceName,
-  type HeadPattern,
-  type Specification,
-  type SpecField,
-} from "./specification";
+import { SPEC_NAMES, type HeadPattern, type Specification, type SpecField } from "./specification";
 import { fieldInWords } from "./specWords";
 
 /** A nail further behind the widest part than this is behind it, mm: less is the hand. Assumption. */
@@ -117,7 +111,7 @@ function specChecks(fit: Fit, context: CheckContext): ShoeCheck[] {
       mend: "Straight bar, or frog support.",
     });
   if (spec.pad !== "none" || spec.raise || spec.sideWedge) list.push(...padChecks(fit, context));
-  const torn = spec.clips.filter((clip) => clipWall(clip).some((one) => context.unsoundWall?.includes(one)));
+  const torn = spec.clips.filter((clip) => context.unsoundWall?.includes(clipWall(clip)));
   if (spec.clips.length > 0)
     list.push({
       id: "clips",
@@ -146,15 +140,6 @@ function specChecks(fit: Fit, context: CheckContext): ShoeCheck[] {
       mend: "Say for how many cycles and by which test it ends.",
     });
   return [...list, ...prescriptionChecks(spec, context)];
-}
-
-/** The wall that a clip lies against. */
-function clipWall(clip: ClipPlaceName): WearSector[] {
-  const [kind, side] = clip.split(" ");
-  if (!side) return ["toe"];
-  return [
-    `${kind === "side" ? "toeQuarter" : "quarter"}${side === "medial" ? "Medial" : "Lateral"}` as WearSector,
-  ];
 }
 
 /** Of a nail's length so much goes through the wall and is wrung off, mm: the rest reaches through steel and pad. */

@@ -1,8 +1,10 @@
 import { directionAlong, lengthDownTo, pointAlong } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 import type { Side } from "../foot/limb";
+import type { WearSector } from "../foot/wear";
 import type { Fit } from "./fit";
 import { inwardsOf } from "./outline";
+import { sectorFor } from "./sectors";
 import type { ClipPlaceName } from "./specification";
 
 /** A clip on the outer edge: its side (none at the toe), mm along the edge from the middle of the toe, place and run. */
@@ -20,6 +22,14 @@ const BEHIND_QUARTER_MM = 22;
 
 /** Width of a clip at its base, and how far it stands out of the edge as it is seen from below, mm. Assumptions. */
 export const CLIP_MM = { wide: 22, thick: 3.5, high: 12 };
+
+/** Side of a clip, none at the toe, and the wall that it lies against. */
+export const clipSide = (name: ClipPlaceName): Side | undefined =>
+  name === "toe" ? undefined : name.endsWith("medial") ? "medial" : "lateral";
+export function clipWall(name: ClipPlaceName): WearSector {
+  const side = clipSide(name);
+  return side ? sectorFor(name.startsWith("side") ? "toeQuarter" : "quarter", side) : "toe";
+}
 
 /** A clip as it is seen from below: a low tab on the outer edge. Closed, mm. */
 export function clipTab({ at, along, side }: ClipPlace): SolarPoint[] {
@@ -43,8 +53,8 @@ export function clipTab({ at, along, side }: ClipPlace): SolarPoint[] {
 export function clipPlaces({ outer, question, toeY }: Pick<Fit, "outer" | "question" | "toeY">): ClipPlace[] {
   const { spec, foot, setting } = question;
   return spec.clips.map((name): ClipPlace => {
-    if (name === "toe") return { name, s: 0, at: outer.lateral[0] ?? [0, toeY], along: [1, 0] };
-    const side: Side = name.endsWith("medial") ? "medial" : "lateral";
+    const side = clipSide(name);
+    if (!side) return { name, s: 0, at: outer.lateral[0] ?? [0, toeY], along: [1, 0] };
     const by = name.startsWith("side") ? AHEAD_OF_QUARTER_MM : -BEHIND_QUARTER_MM * foot.k;
     const s = lengthDownTo(outer[side], foot.knots.toeQuarter[side][1] - setting.back + by);
     return { name, side, s, at: pointAlong(outer[side], s).at, along: directionAlong(outer[side], s, 5) };

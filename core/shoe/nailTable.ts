@@ -3,6 +3,7 @@ import type { FootParameters } from "../foot/parametric/parameters";
 import { lengthDownTo } from "../geometry/polyline";
 import type { Wording } from "../foot/wording";
 import type { Fit } from "./fit";
+import { raiseAtHeel } from "./packing";
 import { COARSE_PART } from "./sizes";
 import {
   EXAMPLE_NAILS,
@@ -38,9 +39,15 @@ export interface NailTable {
 
 /** Thickness of a pad, mm. Assumption, from ordinary pads. */
 const PAD_MM = 5;
-/** What lies between shoe and wall at the nails, mm: a pad, and half of what is raised at the heel. */
-export const padUnderNail = ({ question: { spec }, raiseMm }: Pick<Fit, "question" | "raiseMm">): number =>
-  (spec.pad === "none" ? 0 : PAD_MM) + raiseMm / 2;
+/** What lies between shoe and wall at the nails, mm: a pad, half of what is raised at the heel, a wedge at its side. */
+export const padUnderNail = ({
+  question: { spec },
+  raiseMm,
+  width,
+}: Pick<Fit, "question" | "raiseMm" | "width">): number =>
+  (spec.pad === "none" ? 0 : PAD_MM) +
+  raiseMm / 2 +
+  (spec.sideWedge ? raiseAtHeel(spec.sideWedge.degrees, width) : 0);
 
 /** The nails of a fit: lean and length of each, and which of the user's own table (the neutral one without) they are. */
 export function nailTable(fit: Fit, drawn: FootParameters, own: readonly NailSize[]): NailTable {

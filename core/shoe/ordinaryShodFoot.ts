@@ -8,7 +8,7 @@ import type { ShodFoot } from "./fitQuestion";
 import { outlineThrough, type OutlineKnots } from "./outline";
 
 /** A frog on a foot of size 1: its true apex, half its width and where it is widest, mm. Source: drawn feet. */
-const FROG_MM = { apex: 88, half: 24, wideY: 20 };
+export const FROG_MM = { apex: 88, half: 24, wideY: 20 };
 
 interface WhoseFoot {
   limb: Limb;

@@ -1,7 +1,7 @@
 import { pointAlong, polylineLength } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 import { SIDES, type Side } from "../foot/limb";
-import { WEAR_SECTORS, type WearSector } from "../foot/wear";
+import type { WearSector } from "../foot/wear";
 import { eachSide } from "../foot/parametric/parameters";
 import type { SidedLine } from "./outline";
 
@@ -14,6 +14,10 @@ export const STRETCHES = {
 } as const;
 export type Stretch = keyof typeof STRETCHES;
 
+/** The place of a stretch on a side; the toe lies on both. */
+export const sectorFor = (stretch: Stretch, side: Side): WearSector =>
+  stretch === "toe" ? "toe" : `${stretch}${side === "medial" ? "Medial" : "Lateral"}`;
+
 /** The side of a place of the edge and its stretch; the toe lies on both. */
 export const sectorOf = (sector: WearSector): { sides: readonly Side[]; stretch: Stretch } =>
   sector === "toe"
@@ -22,18 +26,6 @@ export const sectorOf = (sector: WearSector): { sides: readonly Side[]; stretch:
         sides: [sector.endsWith("Medial") ? "medial" : "lateral"],
         stretch: sector.replace(/(Medial|Lateral)$/, "") as Stretch,
       };
-
-/** The place of the edge on a side at a part of its line from the toe. */
-export function sectorAt(side: Side, part: number): WearSector {
-  const held = Math.max(0, Math.min(1, part));
-  return (
-    WEAR_SECTORS.find((sector) => {
-      const { sides, stretch } = sectorOf(sector);
-      const { from, to } = STRETCHES[stretch];
-      return sides.includes(side) && held >= from && (held < to || to === 1);
-    }) ?? "toe"
-  );
-}
 
 /** Lines across the web at a place, this far apart, mm. */
 const HATCH_MM = 5;

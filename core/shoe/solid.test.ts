@@ -4,7 +4,7 @@ import { polygonArea } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 import { WEAR_SECTORS } from "../foot/wear";
 import { fitShoe } from "./fit";
-import { sectorAt, sectorRun } from "./sectors";
+import { sectorFor, sectorRun } from "./sectors";
 import { fitQuestion, shodFoot } from "./shoe.fixture";
 import { BRANCH_ENDS, CHANGES_FROM, SHOE_TYPES, TOE_EDGES, TOES, type Specification } from "./specification";
 
@@ -119,13 +119,8 @@ describe("places of the edge", () => {
     expect(sectorRun(outer, "toe").at(-1)?.[0]).toBeGreaterThan(0);
   });
 
-  test("a part of the way from the toe is found at its place", () => {
-    expect([0, 0.2, 0.4, 0.8, 1].map((part) => sectorAt("lateral", part))).toEqual([
-      "toe",
-      "toeQuarterLateral",
-      "quarterLateral",
-      "heelLateral",
-      "heelLateral",
-    ]);
+  test("a stretch on a side is its place, the toe on either", () => {
+    expect(sectorFor("quarter", "medial")).toBe("quarterMedial");
+    expect(sectorFor("toe", "medial")).toBe(sectorFor("toe", "lateral"));
   });
 });

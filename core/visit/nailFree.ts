@@ -5,7 +5,7 @@ import { sizeFactor } from "../foot/parametric/parameters";
 import { presentFinds, type Find, type Look } from "../foot/records/look";
 import type { WallPlace } from "../foot/survey/walls";
 import { FIND_KINDS, type FindKind, type WearSector } from "../foot/wear";
-import { STRETCHES } from "../shoe/sectors";
+import { sectorFor, STRETCHES } from "../shoe/sectors";
 import type { Trim } from "../trim/trimRecord";
 
 /** Stretches of wall that are nailed or just behind it, by name, parts of the outline from the toe. */
@@ -36,10 +36,10 @@ const RELIEVED: readonly FindKind[] = ["crack", "cavity", "white line"];
 const NAIL_HORN_MM = 3;
 
 type NailSector = (typeof NAIL_SECTORS)[number];
-const sectorName = (side: Side, { stretch }: NailSector) =>
-  `${stretch}${side === "medial" ? "Medial" : "Lateral"}` as WearSector;
 const SECTOR_OF: Partial<Record<WallPlace, readonly [Side, NailSector]>> = Object.fromEntries(
-  SIDES.flatMap((side) => NAIL_SECTORS.map((sector) => [sectorName(side, sector), [side, sector] as const])),
+  SIDES.flatMap((side) =>
+    NAIL_SECTORS.map((sector) => [sectorFor(sector.stretch, side), [side, sector] as const]),
+  ),
 );
 
 /** A find nearer the middle of the sole than this is not in the wall's reach, mm. Assumption. */
@@ -86,7 +86,7 @@ export function nailFreeSectors(
       name: sector.name,
       from: sector.from,
       to: sector.to,
-      sector: sectorName(side, sector),
+      sector: sectorFor(sector.stretch, side),
       why: before && before.why !== why ? `${before.why}, ${why}` : why,
       relieve: relieve || (before?.relieve ?? false),
     });

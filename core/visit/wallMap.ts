@@ -1,8 +1,8 @@
 import type { FootFacts } from "../foot/findings/facts";
 import { hornOf } from "../foot/horn";
 import { SIDES, type Side } from "../foot/limb";
-import type { NailFree } from "./nailFree";
-import { NAIL_SECTORS } from "./nailFree";
+import { sectorFor } from "../shoe/sectors";
+import { NAIL_SECTORS, type NailFree } from "./nailFree";
 
 /** The wall at one place of the edge: its horn, what was found in it, and whether it takes a nail. */
 export interface WallPlaceRow {
@@ -19,7 +19,7 @@ export interface WallPlaceRow {
 export function wallMap(facts: Pick<FootFacts, "walls">, free: readonly NailFree[]): WallPlaceRow[] {
   return SIDES.flatMap((side) =>
     NAIL_SECTORS.map(({ name, stretch }): WallPlaceRow => {
-      const horn = hornOf(facts.walls[`${stretch}${side === "medial" ? "Medial" : "Lateral"}`]);
+      const horn = hornOf(facts.walls[sectorFor(stretch, side)]);
       const found = free.find((one) => one.side === side && one.name === name);
       return {
         side,

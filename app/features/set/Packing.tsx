@@ -18,7 +18,7 @@ import { sentenceCase } from "~core/foot/wording";
 import { pairOf } from "~core/foot/limb";
 import { fail, ok, type Result } from "~core/result";
 import { parseTemperature, temperatureInWords } from "~core/units/temperature";
-import { standingBench, visitShoe } from "~core/visit/visitShoe";
+import { fitChoice, NO_CHOICE, standingSpec, visitShoe } from "~core/visit/visitShoe";
 import { useEdits } from "~app/ui/useEdits";
 import { TypedField } from "~app/ui/TypedField";
 import type { StageContext } from "~app/stage/stageContext";
@@ -189,9 +189,12 @@ function usePairVolume(context: StageContext, asked: boolean): number | undefine
   return useMemo(() => {
     if (!asked) return undefined;
     const place = { visit, horse: file.horse, feet, limb: pairOf(limb) };
-    const { fit, spec } = standingBench(place, settings, wording);
+    const shoe = visitShoe(place, settings, wording);
+    const foot = feet[place.limb];
+    const spec = standingSpec(shoe, foot, file.horse.massKg);
     if (spec.type === "bare") return undefined;
-    const { sulcusDepthMm, frogProudMm } = visitShoe(place, settings, wording).facts;
+    const { fit } = fitChoice(shoe, foot.shoe ?? NO_CHOICE, spec, wording);
+    const { sulcusDepthMm, frogProudMm } = shoe.facts;
     return compoundVolume(compoundSpaceOf(fit, { sulcusDepthMm, frogProudMm }));
     // eslint-disable-next-line react-hooks/exhaustive-deps -- feet are worked out from `file` and `visit`
   }, [asked, visit, file, limb, settings, wording.unit]);

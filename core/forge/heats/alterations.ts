@@ -1,4 +1,5 @@
 import { alterationInWords, isCold, type Alteration, type AlterationKind } from "../../shoe/alterations";
+import { clipSide } from "../../shoe/clips";
 import type { Specification } from "../../shoe/specification";
 import type { Wording } from "../../foot/wording";
 import type { HeatPlace, Operation } from "./operation";
@@ -18,8 +19,7 @@ const placeOf = ({ kind, side, clip }: Alteration): HeatPlace => {
   if (kind === "open" || kind === "close") return "whole";
   if (kind === "bar") return "heels";
   if (side) return side;
-  const of = clip?.split(" ")[1];
-  return of === "medial" || of === "lateral" ? of : "toe";
+  return (clip && clipSide(clip)) ?? "toe";
 };
 
 /** The alterations of a bought shoe as operations, each after the one before it: the order of the anvil. */

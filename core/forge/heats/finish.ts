@@ -1,5 +1,5 @@
-import type { Side } from "../../foot/limb";
 import { WEAR_SECTORS, type WearSector } from "../../foot/wear";
+import { clipSide } from "../../shoe/clips";
 import type { ClipPlaceName, Edge, Specification } from "../../shoe/specification";
 import { sectorInWords } from "../../shoe/specWords";
 import { both, CLIPPING, DRESSING, SHAPING, type ForgedFrom, type OperationList } from "./operationList";
@@ -68,9 +68,8 @@ export function finishOperations(
   if (spec.clips.length > 0 && !light) {
     const idOf = (clip: ClipPlaceName) => `clip-${clip.replace(" ", "-")}`;
     for (const clip of spec.clips) {
-      const [kind, side] = clip.split(" ");
-      const place: "toe" | Side = side === "medial" ? "medial" : side === "lateral" ? "lateral" : "toe";
-      const words = side ? `${side} ${kind}` : clip;
+      const place = clipSide(clip) ?? "toe";
+      const words = clip.split(" ").reverse().join(" ");
       const id = idOf(clip);
       hot(
         id,

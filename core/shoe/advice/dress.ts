@@ -1,6 +1,8 @@
 import type { WearSector } from "../../foot/wear";
 import { SIDES } from "../../foot/limb";
+import { clipWall } from "../clips";
 import type { ShoeFacts } from "../facts";
+import { sectorFor } from "../sectors";
 import {
   bySide,
   ordinaryShoe,
@@ -186,13 +188,9 @@ function consistent(spec: Specification, { unsoundWall, crackAt }: ShoeFacts): S
   }
   if (next.traction !== "stud holes") [next.studsGood, next.studsWet] = ["none", "none"];
   if (next.packing === "setting compound" && next.packed === "injected") next.riveted = true;
-  const noClip = (clip: Specification["clips"][number]): boolean => {
-    const [kind, side] = clip.split(" ");
-    const place = side
-      ? `${kind === "side" ? "toeQuarter" : "quarter"}${side === "medial" ? "Medial" : "Lateral"}`
-      : "toe";
-    return unsoundWall.includes(place as WearSector) || (kind === "quarter" && crackAt === side);
-  };
+  const noClip = (clip: Specification["clips"][number]): boolean =>
+    unsoundWall.includes(clipWall(clip)) ||
+    (crackAt !== undefined && clipWall(clip) === sectorFor("quarter", crackAt));
   next.clips = spec.clips.filter((clip) => !noClip(clip));
   return next;
 }

@@ -5,6 +5,7 @@ import { fitShoe, leastRoll, type Fit } from "../fit";
 import type { FitQuestion } from "../fitQuestion";
 import { heelInLine, heelsStandOut } from "../fitChecks";
 import { WEB_INSIDE_MM } from "../nails";
+import { sectorFor } from "../sectors";
 import { HEEL_FULLNESS_MM, sidedField, type Specification } from "../specification";
 import { HEEL_OUT_MOST_MM } from "../standsOut";
 import type { Advice, Proposal } from "./advise";
@@ -46,11 +47,7 @@ export function madeToFit(
     const full = sidedField("full", side);
     const missing = -heelInLine(fit, side);
     // A heel that a rule wants close, or no fuller than an ordinary one's, stays so; else the foot gets room to grow into.
-    if (
-      missing > 0 &&
-      spec[full] === HEEL_FULLNESS_MM &&
-      !spec.edges[side === "medial" ? "heelMedial" : "heelLateral"]
-    ) {
+    if (missing > 0 && spec[full] === HEEL_FULLNESS_MM && !spec.edges[sectorFor("heel", side)]) {
       const room = HEEL_OUT_MOST_MM - heelsStandOut(fit)[side].total;
       next[full] = Math.ceil(2 * (spec[full] + Math.max(0, Math.min(missing + LITTLE_MM, room)))) / 2;
     }

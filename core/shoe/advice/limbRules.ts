@@ -1,7 +1,7 @@
 import { isFore, SIDES, type Side } from "../../foot/limb";
-import type { WearSector } from "../../foot/wear";
 import type { ShoeFacts } from "../facts";
 import { lastOneSideInWords, oneSideOf } from "../oneSide";
+import { sectorFor } from "../sectors";
 import { sidedField } from "../specification";
 import type { Base, Dressing, ShoeRule } from "./rule";
 
@@ -11,9 +11,6 @@ const goes = (facts: ShoeFacts, ...ways: ShoeFacts["goes"][number][]): string =>
 
 /** Everything but a sliding plate, whose inner branch has its own way. */
 const NOT_SLIDING: readonly Base[] = ["open", "frog pad", "straight bar", "heart bar", "egg bar"];
-
-const place = (stretch: "heel" | "quarter" | "toeQuarter", side: Side) =>
-  `${stretch}${side === "medial" ? "Medial" : "Lateral"}` as WearSector;
 
 /** Sides on which no steel is added: the heel is crushed, or the quarter cracked. */
 const sparedSides = (facts: ShoeFacts): Side[] =>
@@ -214,7 +211,7 @@ export const LIMB_RULES: readonly ShoeRule[] = [
     support: "common practice",
     sees: ({ crackAt }) => only(crackAt !== undefined, `crack at the ${crackAt ?? ""} quarter`),
     gives: ({ crackAt }) =>
-      crackAt ? { ...sparing([crackAt], undefined), unloaded: [place("quarter", crackAt)] } : {},
+      crackAt ? { ...sparing([crackAt], undefined), unloaded: [sectorFor("quarter", crackAt)] } : {},
     weight: 5,
   },
 ];
@@ -230,6 +227,6 @@ function sparing(sides: readonly Side[], eased: "heel" | undefined): Dressing {
     });
   return {
     ...dressing,
-    ...(eased && { edges: Object.fromEntries(sides.map((side) => [place(eased, side), "eased"])) }),
+    ...(eased && { edges: Object.fromEntries(sides.map((side) => [sectorFor(eased, side), "eased"])) }),
   };
 }
