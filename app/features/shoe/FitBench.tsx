@@ -91,6 +91,7 @@ export function FitBench(props: ShoeViewProps) {
             the foot {shoe.fittedTo}
             {shoe.fittedTo === "as it stands" ? ", no trim is noted yet · " : " · "}
             <span className="verdigris">dotted: breakover</span>
+            {spec.sideWedge && <span className="brass"> · band: wedge under that side</span>}
             {oldShoe && <span className="brass"> · dashed: the shoe that came off</span>}
           </p>
           <dl className="fit-numbers">
