@@ -25,7 +25,7 @@ const FLOORS = [
   { foot: [] },
   { gait: [], balance: [] },
   { trim: [], shoe: [] },
-  { forge: [], photo: [], simulator: ["photo"], radiograph: [], caution: [] },
+  { forge: [], photo: [], simulator: ["photo"], radiograph: [], case: [], caution: [] },
   { record: [] },
   {
     cycle: [],
@@ -33,6 +33,7 @@ const FLOORS = [
     rounds: ["cycle", "visit"],
     herd: ["cycle", "visit"],
     outcome: ["cycle", "visit"],
+    casework: ["cycle", "visit"],
   },
 ];
 

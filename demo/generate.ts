@@ -1,12 +1,14 @@
 import { addDays, daysBetween, type IsoDate } from "~core/calendar/date";
 import { capWeeksOf, footOutlook, horseDue, type FootVisit } from "~core/cycle/horseDue";
 import { seasonDays } from "~core/calendar/season";
+import type { Case } from "~core/case/caseRecord";
 import { LIMBS } from "~core/foot/limb";
 import { MEASURE_FACTS, MEASURES, type FootValues, type Measure } from "~core/foot/measures";
 import { cutFoot, growFoot, type Growth } from "~core/foot/parametric/cut";
 import { bearingLengthOf, type FootParameters } from "~core/foot/parametric/parameters";
 import { normalDraw, seededRandom, type Random } from "~core/math/random";
-import { isShod, type Horse } from "~core/record/horse";
+import { inCare, isShod, type Horse } from "~core/record/horse";
+import { casesOf, HEEL_GAPS, STOOD_QUIETLY } from "./cases";
 import type { ShoeingLife } from "~core/shoe/facts";
 import { nothingRead, readingId, type Moment, type Reading } from "~core/foot/records/reading";
 import { DEFAULT_ROUNDS, DEFAULT_SETTINGS } from "~core/record/settings";
@@ -116,11 +118,13 @@ function addHorse(
       goes: [...plan.life.goes],
       conditions: [...plan.life.conditions],
     },
-    ...(plan.prescription && { prescription: prescriptionOf(plan.prescription, today) }),
     ...(plan.showIn !== undefined && { showOn: addDays(today, plan.showIn) }),
   };
   records.horses.push(horse);
   const days = visitDays(horse, plan, today, random);
+  const cases = casesOf(plan.name, id, today, days);
+  records.cases.push(...cases);
+  const cared = inCare(horse, cases);
   const feet = LIMBS.map((limb) => {
     const foot = startingFoot(horse, plan, limb, random);
     return { limb, foot, start: foot, pace: footPace(horse, foot, random), history: [] as FootVisit[] };
@@ -167,14 +171,21 @@ function addHorse(
       });
       if (days.indexOf(date) >= days.length - SHOES_KEPT && isShod(horse, own.limb))
         records.shoes.push(
-          shodFoot({ visit: { id: visitId, horseId: id, date }, limb: own.limb }, horse, {
+          shodFoot({ visit: { id: visitId, horseId: id, date }, limb: own.limb }, cared, {
             last: lastDay,
             state: isSurveyed(days, date) ? plan.foundState?.[own.limb] : undefined,
           }),
         );
-      own.history.push({ date, before: before.values, after: read(own.foot, "after").values });
+      const after = read(own.foot, "after");
+      const gap = cases[0]?.feet.includes(own.limb)
+        ? HEEL_GAPS[plan.name]?.[days.length - 1 - days.indexOf(date)]
+        : undefined;
+      const wall = after.values.dorsalAngle?.value;
+      if (gap !== undefined && wall !== undefined)
+        after.side = { heelAngle: { value: wall - gap, source: "gauge" } };
+      own.history.push({ date, before: before.values, after: after.values });
     }
-    const outlooks = feet.map(({ limb, history }) => footOutlook(horse, limb, history, DEFAULT_SETTINGS));
+    const outlooks = feet.map(({ limb, history }) => footOutlook(cared, limb, history, DEFAULT_SETTINGS));
     visit = {
       id: visitId,
       horseId: id,
@@ -183,7 +194,8 @@ function addHorse(
       signedAt: `${date}T15:00:00Z`,
       ...blankVisit(),
       ...(isSurveyed(days, date) && { looks: LOOKS_TAKEN }),
-      next: horseDue(horse, date, outlooks, DEFAULT_SETTINGS),
+      next: horseDue(cared, date, outlooks, DEFAULT_SETTINGS),
+      observed: observedAt(plan.name, cases, days.length - 1 - days.indexOf(date)),
     };
     records.visits.push(visit);
     lastDay = date;
@@ -200,16 +212,22 @@ function addHorse(
     });
 }
 
+/** How a horse with a case answered on its feet at the visit so many before its last. */
+function observedAt(name: string, cases: readonly Case[], back: number): Visit["observed"] {
+  const quiet = STOOD_QUIETLY[name];
+  if (quiet === undefined) return {};
+  return Object.fromEntries(
+    cases.flatMap(({ feet }) =>
+      feet.map((limb) => [limb, { seen: [back < quiet ? "settles on it" : "shifts off it"], note: "" }]),
+    ),
+  ) as Visit["observed"];
+}
+
 /** Both looks of a visit are taken on the same ground, so that they can be compared. */
 const LOOKS_TAKEN = {
   before: { gait: "walk", surface: "hard, level", direction: "away", head: "steady", hip: "level" },
   after: { gait: "walk", surface: "hard, level", direction: "away" },
 } as const satisfies Visit["looks"];
-
-const prescriptionOf = (
-  { inDays, ...asked }: NonNullable<HorsePlan["prescription"]>,
-  today: IsoDate,
-): NonNullable<Horse["prescription"]> => ({ ...asked, until: addDays(today, inDays) });
 
 /** Days of the visits, oldest first: the last one so far back that the horse is now as late as its plan says. */
 function visitDays(horse: Horse, plan: HorsePlan, today: IsoDate, random: Random): IsoDate[] {

@@ -1,6 +1,7 @@
 import { visitFoot, type FootRecords, type VisitFoot } from "~core/visit/visitFoot";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import { wordingFor } from "~core/foot/wording";
+import { inCare } from "~core/record/horse";
 import { makeDemoRound } from "./generate";
 
 /** The demo round that the specifications speak of. */
@@ -28,7 +29,8 @@ export function recordsOf(horseId: string): FootRecords {
 
 /** A horse of the round by its name, its last signed visit, and its feet as they stood there. */
 export function lastVisit(name: string) {
-  const horse = round.horses.find((one) => one.name === name);
+  const found = round.horses.find((one) => one.name === name);
+  const horse = found && inCare(found, round.cases);
   const visit = round.visits.findLast(({ horseId, status }) => horseId === horse?.id && status === "signed");
   if (!horse || !visit) throw new Error(`no visit to ${name}`);
   const records = recordsOf(horse.id);

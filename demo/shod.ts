@@ -1,6 +1,7 @@
 import type { Limb } from "~core/foot/limb";
 import { footPlace } from "~core/record/footRecords";
-import type { Horse } from "~core/record/horse";
+import { prescribedFor } from "~core/case/standing";
+import type { HorseInCare } from "~core/record/horse";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import type { Visit } from "~core/record/visit";
 import { adviseShoe } from "~core/shoe/advice/advise";
@@ -11,11 +12,12 @@ import { ordinaryShoe } from "~core/shoe/specification";
 /** What a foot of the demo round was shod with: what its work and ground speak for, or what a vet prescribed. */
 export function shodFoot(
   place: { visit: Pick<Visit, "id" | "horseId" | "date">; limb: Limb },
-  horse: Horse,
+  horse: HorseInCare,
   before: { last: string | undefined; state: ShoeState | undefined },
 ): ShoeRecord {
   const { limb } = place;
-  const prescription = horse.prescription?.feet.includes(limb) ? horse.prescription : undefined;
+  const prescription = prescribedFor(horse.cases ?? [], limb, place.visit.date);
+  const raised = prescription?.raiseDeg;
   const { proposals } = adviseShoe({
     ...factsOfLife({ limb, kind: horse.kind, massKg: horse.massKg }, horse.life),
     ...(prescription && { prescription }),
@@ -23,11 +25,11 @@ export function shodFoot(
   const shod = proposals.find(({ spec }) => spec.type !== "bare")?.spec ?? ordinaryShoe(limb, horse.massKg);
   return {
     ...(footPlace("shoes", place.visit, limb, "before") as ShoeRecord),
-    spec: prescription
+    spec: raised
       ? {
           ...shod,
           raise: {
-            degrees: prescription.raiseDeg ?? 3,
+            degrees: raised,
             cycles: 3,
             exit: "heel angle within 5° of the wall, then level",
           },

@@ -30,7 +30,6 @@ export interface HorsePlan {
     | "overgrown";
   /** Where this horse's work and ground differ from those of its yard. */
   life?: Partial<ShoeingLife>;
-  prescription?: { inDays: number } & Omit<NonNullable<Horse["prescription"]>, "until">;
   /** How a shoe was found at the last visits, where it had not just stayed. */
   foundState?: Partial<Record<Limb, ShoeState>>;
   /** What is to be seen on its feet when they are read. */
@@ -237,7 +236,11 @@ export const ROUND: readonly YardPlan[] = [
       horse("Nettle", "donkey", 170, "barefoot", "trim", { capWeeks: 8, late: -9 }),
       horse("Barleymow", "donkey", 190, "barefoot", "trim", { capWeeks: 8, late: -9 }),
       horse("Pipkin", "pony", 200, "barefoot", "trim", { late: -12 }),
-      horse("Damson", "pony", 220, "barefoot", "trim", { late: -12, trouble: "low heel" }),
+      horse("Damson", "pony", 220, "barefoot", "trim", {
+        late: -12,
+        trouble: "low heel",
+        life: { conditions: ["laminitis"] },
+      }),
       horse("Crumb", "donkey", 160, "barefoot", "trim", {
         late: -4,
         trouble: "overgrown",
@@ -295,22 +298,11 @@ export const ROUND: readonly YardPlan[] = [
       conditions: [],
     },
     horses: [
-      horse("Major Oak", "horse", 570, "vet plan", "fronts", {
-        capWeeks: 6,
+      horse("Major Oak", "horse", 570, "riding", "fronts", {
         today: "12:20",
         trouble: "low heel",
-        watch: "Last shoeing raised, stage 2 of 3. Vet’s exit test: heel angle within 5° of the wall.",
-        notes: "Sore heels in front, under a vet’s plan. The prescription runs out this week.",
+        watch: "Third shoeing raised. Measure the heel angles: the vet’s test is within 5° of the wall.",
         life: { conditions: ["sore heels"] },
-        prescription: {
-          inDays: 3,
-          by: "Tamsin Rookhope, vet",
-          feet: ["LF", "RF"],
-          says: "Raised 3° and straight bar until the heel angle is within 5° of the wall, then level.",
-          type: "straight bar",
-          toeEdge: "rolled",
-          raiseDeg: 3,
-        },
       }),
       horse("Pepperpot", "pony", 310, "barefoot", "trim", {
         today: "12:20",
@@ -322,7 +314,7 @@ export const ROUND: readonly YardPlan[] = [
         late: -13,
         life: { work: ["jumping"], footing: ["soft arena", "wet turf"], effort: "hard" },
       }),
-      horse("Sixpence", "pony", 330, "riding", "fronts", { late: -13 }),
+      horse("Sixpence", "pony", 330, "riding", "fronts", { late: -3 }),
       horse("Brigadoon Lad", "horse", 540, "riding", "full set", {
         late: -13,
         trouble: "long toe",

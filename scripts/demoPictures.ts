@@ -8,14 +8,14 @@ import type { Limb } from "~core/foot/limb";
 import { footToday } from "~core/visit/feetOfHorse";
 import { visitFoot } from "~core/visit/visitFoot";
 import type { Moment } from "~core/foot/records/reading";
-import type { PhotoView } from "~core/photo/views";
+import type { MeasuredView } from "~core/photo/views";
 import { renderScene } from "~core/simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 import { makeDemoRound } from "~demo/generate";
 import type { DemoPicture } from "~demo/demoPicture";
 
 const DAY = "2026-11-23";
-const SHOTS: readonly [horse: string, limb: Limb, view: PhotoView, back: 1 | 2, moment: Moment][] = [
+const SHOTS: readonly [horse: string, limb: Limb, view: MeasuredView, back: 1 | 2, moment: Moment][] = [
   ["Oriel", "LF", "rear", 2, "before"],
   ["Oriel", "LF", "rear", 1, "before"],
   ["Oriel", "LF", "rear", 1, "after"],

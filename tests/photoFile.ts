@@ -3,7 +3,7 @@ import { ordinaryFoot } from "~core/foot/parametric/fit";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import type { Limb } from "~core/foot/limb";
 import type { MarkedPhoto } from "~core/photo/readPhoto";
-import type { PhotoView } from "~core/photo/views";
+import type { MeasuredView } from "~core/photo/views";
 import type { Shot } from "~core/simulator/camera";
 import { renderScene } from "~core/simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
@@ -48,7 +48,7 @@ const SHOT: Shot = {
 
 /** A simulated photograph as a file, and where its marks and corners truly lie in it. */
 export function photograph(
-  view: PhotoView,
+  view: MeasuredView,
   limb: Limb = "LF",
   change: Partial<FootParameters> = {},
 ): { file: { name: string; mimeType: string; buffer: Buffer }; truth: MarkedPhoto; foot: FootParameters } {

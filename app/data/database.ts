@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Transaction } from "dexie";
 import { storedPicture, type StoredPicture } from "./pictureBytes";
 import type { Edit } from "~core/record/edit";
-import { MIGRATIONS, migrateRow } from "~core/record/migrations";
+import { madeRows, MIGRATIONS, migrateRow, type MadeRow } from "~core/record/migrations";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import type { RecordOf, TableName } from "~core/record/tables";
 
@@ -55,6 +55,7 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
   4: { shoes: "id, visitId, horseId", sizes: "id", nailSizes: "id" },
   5: { forgings: "id", forged: "id", steel: "id" },
   6: { appointments: "id, date", calls: "id, horseId" },
+  10: { cases: "id, horseId, status", films: "id, horseId" },
 };
 
 /** What only the store knows of: how drafts and pictures lie, what is found by index. Between two versions of the records. */
@@ -104,13 +105,16 @@ export function openDatabase(name: string): Database {
     db.version(step.to)
       .stores(LATER_TABLES[step.to] ?? {})
       .upgrade(async (transaction) => {
+        const made: MadeRow[] = [];
         for (const table of Object.keys(step.tables) as TableName[])
           await transaction
             .table(table)
             .toCollection()
             .modify((row: Record<string, unknown>, place: { value: unknown }) => {
+              made.push(...madeRows(table, row, step.to - 1, [step]));
               place.value = migrateRow(table, row, step.to - 1, [step]);
             });
+        for (const { table, row } of made) await transaction.table(table).put(row);
       });
   for (const { version, stores, upgrade } of STORE_STEPS) db.version(version).stores(stores).upgrade(upgrade);
   return db;

@@ -4,7 +4,14 @@ import { forgingId, ON_THE_ANVIL, type Forged, type Forging, type Steel } from "
 import type { Visit } from "~core/record/visit";
 import { comingHorses, type PlannedHorse } from "~core/visit/comingShoes";
 import { addDays } from "~core/calendar/date";
-import { readHorseFile, rosterOf, visitById, type HorseFile, type RosterRecords } from "./queries";
+import {
+  fileInCare,
+  readHorseFile,
+  rosterOf,
+  visitById,
+  type HorseFile,
+  type RosterRecords,
+} from "./queries";
 import { session } from "./session";
 
 /** A foot whose shoe is to be forged, with all that its fit is worked out from. */
@@ -43,8 +50,9 @@ export async function readForge(
 
 async function readFoot({ visitId, limb }: { visitId: string; limb: Limb }): Promise<ForgeFoot | undefined> {
   const visit = await visitById(visitId);
-  const file = visit && (await readHorseFile(visit.horseId));
-  if (!visit || !file) return undefined;
+  const read = visit && (await readHorseFile(visit.horseId));
+  if (!visit || !read) return undefined;
+  const file = fileInCare(read);
   const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, file)])) as Record<
     Limb,
     VisitFoot

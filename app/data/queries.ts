@@ -1,6 +1,8 @@
 import Dexie from "dexie";
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
-import type { Horse } from "~core/record/horse";
+import { inCare, type HorseInCare, type Horse } from "~core/record/horse";
+import type { Case } from "~core/case/caseRecord";
+import type { Film } from "~core/radiograph/filmRecord";
 import type { Forged } from "~core/forge/forgeRecord";
 import type { Look } from "~core/foot/records/look";
 import type { Photo } from "~core/photo/photoRecord";
@@ -22,7 +24,7 @@ import { session } from "./session";
 
 /** Everything about one horse, readings and trims of all its visits included; visits oldest first. */
 export interface HorseFile {
-  horse: Horse;
+  horse: HorseInCare;
   yard: Yard;
   visits: Visit[];
   readings: Reading[];
@@ -31,6 +33,8 @@ export interface HorseFile {
   looks: Look[];
   photos: Photo[];
   shoes: ShoeRecord[];
+  cases: Case[];
+  films: Film[];
   /** The user's own tables of ready-made shoes and of nails, empty while the neutral ones serve. */
   sizes: SizeRow[];
   nailSizes: NailRow[];
@@ -50,6 +54,8 @@ export const HORSE_TABLES = [
   "looks",
   "photos",
   "shoes",
+  "cases",
+  "films",
   "sizes",
   "nailSizes",
   "forged",
@@ -73,6 +79,8 @@ export async function readHorseFile(horseId: string): Promise<HorseFile | undefi
     looks,
     photos,
     shoes,
+    cases,
+    films,
     sizes,
     nailSizes,
     forged,
@@ -86,6 +94,8 @@ export async function readHorseFile(horseId: string): Promise<HorseFile | undefi
     db.looks.where("horseId").equals(horseId).toArray(),
     db.photos.where("horseId").equals(horseId).toArray(),
     db.shoes.where("horseId").equals(horseId).toArray(),
+    db.cases.where("horseId").equals(horseId).toArray(),
+    db.films.where("horseId").equals(horseId).toArray(),
     db.sizes.toArray(),
     db.nailSizes.toArray(),
     db.forged.toArray(),
@@ -104,12 +114,20 @@ export async function readHorseFile(horseId: string): Promise<HorseFile | undefi
     looks,
     photos,
     shoes,
+    cases,
+    films,
     sizes,
     nailSizes,
     forged,
     settings,
   };
 }
+
+/** A file whose horse knows its open cases: what every screen of it is worked out from. */
+export const fileInCare = (file: HorseFile): HorseFile & { horse: HorseInCare } => ({
+  ...file,
+  horse: inCare(file.horse, file.cases),
+});
 
 /** What the roster is worked out from. */
 export interface RosterRecords {
@@ -119,6 +137,8 @@ export interface RosterRecords {
   visits: Visit[];
   /** The shoes of late that make a horse take longer. */
   shoes: ShoeRecord[];
+  /** Those that are under way. */
+  cases: Case[];
 }
 
 /** Most horses were done in so many days, an interval and a half; the others are looked for one by one. */
@@ -128,12 +148,13 @@ const RECENT_DAYS = 84;
 export async function readRosterRecords(today: string): Promise<RosterRecords> {
   const { db } = session;
   const since = addDays(today, -RECENT_DAYS);
-  const [horses, yards, pending, recent, dear] = await Promise.all([
+  const [horses, yards, pending, recent, dear, cases] = await Promise.all([
     db.horses.toArray(),
     db.yards.toArray(),
     db.visits.where("status").anyOf("planned", "open").toArray(),
     db.visits.where("date").aboveOrEqual(since).toArray(),
     readDearShoes(since),
+    db.cases.where("status").equals("open").toArray(),
   ]);
   const done = new Set(recent.flatMap(({ status, horseId }) => (status === "signed" ? [horseId] : [])));
   const longAgo = (
@@ -146,7 +167,7 @@ export async function readRosterRecords(today: string): Promise<RosterRecords> {
     .anyOf(longAgo.map(({ id }) => id))
     .toArray();
   const visits = new Map([...recent, ...pending, ...longAgo].map((visit) => [visit.id, visit]));
-  return { horses, yards, visits: [...visits.values()], shoes: [...dear, ...older] };
+  return { horses, yards, visits: [...visits.values()], shoes: [...dear, ...older], cases };
 }
 
 /** The shoes that take longer: with a bar or a pad. */
@@ -172,8 +193,8 @@ const lastSigned = (horseId: string): Promise<Visit[]> =>
     .toArray();
 
 /** The rows of the roster, as the store has them. */
-export const rosterOf = ({ horses, yards, visits, shoes }: RosterRecords): RosterRow[] =>
-  roster(horses, yards, visits, shoes);
+export const rosterOf = ({ horses, yards, visits, shoes, cases }: RosterRecords): RosterRow[] =>
+  roster(horses, yards, visits, shoes, cases);
 
 /** The readings of these horses' last signed visits: what their small outlines are drawn from. */
 export const readLastReadings = (rows: readonly RosterRow[]): Promise<Reading[]> =>

@@ -20,6 +20,7 @@ export const shouldRevalidate = readsOnly(
   "yards",
   "visits",
   "shoes",
+  "cases",
   "readings",
   "forged",
   "nailSizes",

@@ -1,5 +1,6 @@
+import { useMemo } from "react";
 import { data } from "react-router";
-import { companionsOf, HORSE_TABLES, readHorseFile } from "~app/data/queries";
+import { companionsOf, fileInCare, HORSE_TABLES, readHorseFile } from "~app/data/queries";
 import { HorseView } from "~app/features/horse/HorseView";
 import { todayHere } from "~app/ui/days";
 import { readsOnly } from "~app/ui/readsOnly";
@@ -19,6 +20,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 export const shouldRevalidate = readsOnly(...HORSE_TABLES, "calls");
 
 export default function HorseRoute({ loaderData }: Route.ComponentProps) {
-  const file = useRecords(loaderData.file);
+  const records = useRecords(loaderData.file);
+  const file = useMemo(() => fileInCare(records), [records]);
   return <HorseView key={file.horse.id} {...loaderData} file={file} />;
 }

@@ -14,7 +14,7 @@ export async function clientLoader() {
   return { ...records, readings: await readLastReadings(first), today };
 }
 
-export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "readings");
+export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "cases", "readings");
 
 export const meta: Route.MetaFunction = () => [{ title: "Horses · Plumbline" }];
 

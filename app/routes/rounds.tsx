@@ -16,7 +16,15 @@ export async function clientLoader() {
   return { ...planning, ...told, today };
 }
 
-export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "appointments", "calls");
+export const shouldRevalidate = readsOnly(
+  "horses",
+  "yards",
+  "visits",
+  "shoes",
+  "cases",
+  "appointments",
+  "calls",
+);
 
 export const meta: Route.MetaFunction = () => [{ title: "Rounds · Plumbline" }];
 

@@ -23,7 +23,7 @@ export async function clientLoader({ request }: Route.ClientLoaderArgs) {
   };
 }
 
-export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "readings");
+export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "cases", "readings");
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Plumbline" }];
 

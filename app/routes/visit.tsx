@@ -1,6 +1,7 @@
 import { data, useOutletContext } from "react-router";
 import { loadDrafts } from "~app/data/drafts";
-import { HORSE_TABLES, readHorseFile, visitById } from "~app/data/queries";
+import { useMemo } from "react";
+import { fileInCare, HORSE_TABLES, readHorseFile, visitById } from "~app/data/queries";
 import { VisitShell } from "~app/features/visit/VisitShell";
 import { todayHere } from "~app/ui/days";
 import { Frame } from "~app/ui/Frame";
@@ -20,7 +21,8 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 export const shouldRevalidate = readsOnly(...HORSE_TABLES);
 
 export default function VisitRoute({ loaderData }: Route.ComponentProps) {
-  const file = useRecords(loaderData.file);
+  const records = useRecords(loaderData.file);
+  const file = useMemo(() => fileInCare(records), [records]);
   const visit = file.visits.find(({ id }) => id === loaderData.visit.id) ?? loaderData.visit;
   return <VisitShell visit={visit} file={file} today={loaderData.today} />;
 }

@@ -3,7 +3,7 @@ import exifr from "exifr";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { keptSize, pictureType, type PictureType } from "~core/photo/pictureFile";
 import type { MarkedPhoto } from "~core/photo/readPhoto";
-import type { PhotoView } from "~core/photo/views";
+import type { MeasuredView } from "~core/photo/views";
 import { fail, ok, type Result } from "~core/result";
 import { focalPixels, type Shot } from "~core/simulator/camera";
 import { renderScene } from "~core/simulator/render";
@@ -78,7 +78,7 @@ async function focalOf(file: Blob): Promise<number | undefined> {
 /** A simulated photograph as a file, with the marks and corners as they truly lie in it. */
 async function simulate(
   foot: FootParameters,
-  view: PhotoView,
+  view: MeasuredView,
   shot: Shot,
   seed: number,
 ): Promise<{ bytes: ArrayBuffer; truth: MarkedPhoto }> {

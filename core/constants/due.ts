@@ -38,19 +38,15 @@ export const BARE_BROKEN_BACK_DAYS: Entry<{ from: number; to: number }> = {
 };
 
 /** The work a horse does, as far as it caps the interval. */
-export const HORSE_USES = [
-  "riding",
-  "roads",
-  "competition",
-  "young",
-  "vet plan",
-  "barefoot",
-  "maintenance",
-] as const;
+export const HORSE_USES = ["riding", "roads", "competition", "young", "barefoot", "maintenance"] as const;
 export type HorseUse = (typeof HORSE_USES)[number];
 
-/** Longest interval in weeks by use; editable per user and per horse. */
-export const CAP_WEEKS: Record<HorseUse, Entry<number>> = {
+/** What caps an interval: the work, or a vet's plan, which speaks before it. */
+export const CAP_KINDS = [...HORSE_USES, "vet plan"] as const;
+export type CapKind = (typeof CAP_KINDS)[number];
+
+/** Longest interval in weeks; editable per user and per horse. */
+export const CAP_WEEKS: Record<CapKind, Entry<number>> = {
   riding: trade(6, "weeks", "riding horses, shod"),
   roads: trade(5, "weeks", "working on roads, shod"),
   competition: trade(5, "weeks", "competition horses, shod"),

@@ -1,6 +1,7 @@
 import { daysBetween, type IsoDate } from "../calendar/date";
 import { workInWords } from "./dueWords";
 import type { RosterRow } from "./dayPlan";
+import { vetCases } from "../record/horse";
 import { urgencyOf } from "./urgency";
 
 /** How the horses of a board stand together. */
@@ -67,7 +68,8 @@ export function boardGroups(rows: readonly BoardRow[], by: Grouping): BoardGroup
 }
 
 function caseOf({ horse, over }: BoardRow): string {
-  if (horse.prescription || horse.use === "vet plan") return "Under a vet’s plan";
+  if (vetCases(horse).length > 0) return "Under a vet’s plan";
+  if (horse.cases) return "A case under way";
   if (horse.showOn !== undefined) return "Before a show";
   if (horse.habits !== "") return "Habits that can hurt";
   return over > 0 ? "Nothing special, late" : "Nothing special";

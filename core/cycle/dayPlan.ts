@@ -1,12 +1,12 @@
 import { cycleState, type CycleState } from "./dueWords";
 import type { IsoDate } from "../calendar/date";
-import type { Horse } from "../record/horse";
+import type { HorseInCare } from "../record/horse";
 import type { Visit } from "../record/visit";
 import type { Yard } from "../record/yard";
 
-/** A horse with its yard, its last signed visit and the one that is planned or open. */
+/** A horse with its open cases, its yard, its last signed visit and the one that is planned or open. */
 export interface RosterRow {
-  horse: Horse;
+  horse: HorseInCare;
   yard: Yard;
   last?: Visit;
   coming?: Visit;

@@ -1,6 +1,7 @@
+import type { CapKind } from "../constants/due";
 import { addDays, daysBetween, type IsoDate } from "../calendar/date";
 import type { HorseDue } from "../record/visit";
-import type { Horse } from "../record/horse";
+import { vetCases, type Horse, type HorseInCare } from "../record/horse";
 import type { Wording } from "../foot/wording";
 
 /** Where a horse stands in its cycle on a given day. */
@@ -30,16 +31,23 @@ const USE_WORDS: Record<Horse["use"], string> = {
   roads: "road work",
   competition: "competition",
   young: "young or corrective",
-  "vet plan": "vet’s plan",
   barefoot: "barefoot",
   maintenance: "light maintenance",
 };
 
+/** The same with what caps before the work does. */
+export const CAP_WORDS: Record<CapKind, string> = { ...USE_WORDS, "vet plan": "vet’s plan" };
+
 export const workInWords = (use: Horse["use"]): string => USE_WORDS[use];
 
 /** Why the horse is due: "right fore: toe", "cap: road work". */
-export function dueReason(due: HorseDue, horse: Pick<Horse, "use">, wording: Wording): string {
-  if (due.reason === "cap" || due.limb === undefined) return `cap: ${USE_WORDS[horse.use]}`;
+export function dueReason(
+  due: HorseDue,
+  horse: Pick<HorseInCare, "use" | "cases">,
+  wording: Wording,
+): string {
+  if (due.reason === "cap" || due.limb === undefined)
+    return `cap: ${vetCases(horse).length > 0 ? CAP_WORDS["vet plan"] : USE_WORDS[horse.use]}`;
   return `${wording.limb(due.limb)}: ${REASON_WORDS[due.reason]}`;
 }
 

@@ -2,7 +2,7 @@ import { LIMBS, type Limb } from "../foot/limb";
 import type { FootValues } from "../foot/measures";
 import { toeTarget } from "../foot/toeYardstick";
 import { CAP_WEEKS } from "../constants/due";
-import { isShod, type Horse } from "../record/horse";
+import { isShod, vetCases, type HorseInCare } from "../record/horse";
 import type { Reading } from "../foot/records/reading";
 import type { Settings } from "../record/settings";
 import type { HorseDue } from "../record/visit";
@@ -44,12 +44,19 @@ export function footHistory(readings: readonly Reading[], limb: Limb): FootVisit
 /** The values a foot was left with at a visit: measured after, and where that is missing, before. */
 export const leftWith = (visit: FootVisit | undefined): FootValues => ({ ...visit?.before, ...visit?.after });
 
-/** The horse's cap in weeks: its own, else the user's for its use, else the trade's. */
+/**
+ * The horse's cap in weeks: as a vet prescribed it, the shortest where there are several; else its own; else the user's
+ * for a vet's plan or for its use; else the trade's.
+ */
 export function capWeeksOf(
-  horse: Pick<Horse, "capWeeks" | "use">,
+  horse: Pick<HorseInCare, "capWeeks" | "use" | "cases">,
   rules: Pick<DueRules, "capWeeks">,
 ): number {
-  return horse.capWeeks ?? rules.capWeeks[horse.use] ?? CAP_WEEKS[horse.use].value;
+  const plans = vetCases(horse);
+  const asked = plans.flatMap(({ prescription }) => prescription?.weeks ?? []);
+  if (asked.length > 0) return Math.min(...asked);
+  const kind = plans.length > 0 ? "vet plan" : horse.use;
+  return horse.capWeeks ?? rules.capWeeks[kind] ?? CAP_WEEKS[kind].value;
 }
 
 /**
@@ -57,7 +64,7 @@ export function capWeeksOf(
  * same day count as one. The due date starts from `last`, the day of the last visit.
  */
 export function footOutlook(
-  horse: Horse,
+  horse: HorseInCare,
   limb: Limb,
   history: readonly FootVisit[],
   rules: DueRules,
@@ -100,7 +107,7 @@ export function footOutlook(
 
 /** Every foot's outlook from a horse's readings. */
 export const horseOutlook = (
-  horse: Horse,
+  horse: HorseInCare,
   readings: readonly Reading[],
   rules: DueRules,
   noise?: Noise,
@@ -108,7 +115,7 @@ export const horseOutlook = (
 
 /** The horse is due when its first foot is; by the cap alone when nothing was measured at `last`. */
 export function horseDue(
-  horse: Horse,
+  horse: HorseInCare,
   last: string,
   outlooks: readonly FootOutlook[],
   rules: DueRules,

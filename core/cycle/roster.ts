@@ -1,4 +1,5 @@
-import type { Horse } from "../record/horse";
+import type { Case } from "../case/caseRecord";
+import { inCare, type Horse } from "../record/horse";
 import type { ShoeRecord } from "../shoe/shoeRecord";
 import type { Visit } from "../record/visit";
 import type { Yard } from "../record/yard";
@@ -16,6 +17,7 @@ export function roster(
   yards: readonly Yard[],
   visits: readonly Visit[],
   shoes: readonly Pick<ShoeRecord, "visitId" | "spec">[] = [],
+  cases: readonly Case[] = [],
 ): RosterRow[] {
   const yardById = new Map(yards.map((yard) => [yard.id, yard]));
   const last = new Map<string, Visit>();
@@ -36,7 +38,7 @@ export function roster(
     const lastVisit = last.get(horse.id);
     const comingVisit = coming.get(horse.id);
     const row: RosterRow = {
-      horse,
+      horse: inCare(horse, cases),
       yard,
       minutes: comingVisit?.job ? toeOnlyMinutes(horse) : (minutes.get(horse.id) ?? 0),
     };

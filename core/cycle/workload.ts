@@ -1,7 +1,7 @@
 import { addDays, daysBetween, weekday, type IsoDate } from "../calendar/date";
 import type { Entry } from "../constants/entry";
 import type { SEASON_PEAK } from "../constants/growth";
-import type { Horse } from "../record/horse";
+import type { HorseInCare } from "../record/horse";
 import type { Reading } from "../foot/records/reading";
 import type { HorseDue } from "../record/visit";
 import type { Noise } from "../repeatability/repeatability";
@@ -21,7 +21,7 @@ export const ROAD_SHARE: Entry<number> = {
 
 /** A horse as far as its future is concerned. */
 export interface ForecastHorse {
-  horse: Horse;
+  horse: HorseInCare;
   last: IsoDate;
   next: Pick<HorseDue, "due">;
   minutes: number;

@@ -7,11 +7,13 @@ import type { SolarFrame } from "../foot/survey/frame";
 import type { SolarPoint } from "../geometry/vector";
 import { radians } from "../math/angle";
 import type { SoleRecord } from "../foot/records/reading";
+import { readDefectPhoto } from "./defect";
 import { ok, type Issue, type Result } from "../result";
 import {
   readRearPhoto,
   readSidePhoto,
   readSolePhoto,
+  truePhoto,
   type Bands,
   type MarkedPhoto,
   type TruePhoto,
@@ -128,6 +130,11 @@ export function fillFromPhoto(
       issues,
     });
   }
+  if (photo.view === "defect") return defectIn(photo, now);
+  if (photo.view === "front") {
+    const found = truePhoto(photo, knownK ?? 1);
+    return found.ok ? ok({ photo: found.value, filled: now, numbers: [], bands: {}, issues: [] }) : found;
+  }
   const found = readRearPhoto(photo, HAND_SD_MM, knownK);
   if (!found.ok) return found;
   const { reading, bands, issues } = found.value;
@@ -147,6 +154,25 @@ export function fillFromPhoto(
     ]),
     bands,
     issues,
+  });
+}
+
+/** A defect's size; it fills no reading. */
+function defectIn(photo: MarkedPhoto, now: Filled): Result<PhotoReading> {
+  const found = readDefectPhoto(photo, HAND_SD_MM);
+  if (!found.ok) return found;
+  const { defect, bands } = found.value;
+  return ok({
+    photo: found.value.photo,
+    filled: now,
+    numbers: numbersOf(bands, [
+      ["Length", defect.length, "mm", "length"],
+      ["Width", defect.width, "mm", "width"],
+      ["Below the hairline", defect.below, "mm", "below"],
+      ["Above the ground", defect.above, "mm", "above"],
+    ]),
+    bands,
+    issues: [],
   });
 }
 

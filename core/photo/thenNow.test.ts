@@ -5,13 +5,13 @@ import { mapPoint } from "../geometry/homography";
 import { aimAt, sceneOf, truthInPicture } from "../simulator/scene";
 import type { Photo } from "./photoRecord";
 import { cssMatrix, layPicture, SHOWN } from "./thenNow";
-import { PHOTO_VIEWS, type PhotoView } from "./views";
+import { MEASURED_VIEWS, type MeasuredView } from "./views";
 
 const foot = ordinaryFoot("LF", { kind: "horse", massKg: 500 });
 const SHOT = { rollDeg: 4, distanceMm: 1600, focal35: 120, width: 1280, height: 960, azimuthDeg: 30 };
 
 /** A true picture of a foot, marked without error. */
-function pictured(view: PhotoView, slantDeg: number, distanceMm: number, of = foot) {
+function pictured(view: MeasuredView, slantDeg: number, distanceMm: number, of = foot) {
   const scene = sceneOf(of, view);
   const { points, scale, width, height } = truthInPicture(
     scene,
@@ -30,7 +30,7 @@ function laid(photo: ReturnType<typeof pictured>) {
 }
 
 describe("pictures laid over one another", () => {
-  test.each(PHOTO_VIEWS)(
+  test.each(MEASURED_VIEWS)(
     "%s: near or far, square or slanted, the marks of one foot fall on one place",
     (view) => {
       const [near, far] = [pictured(view, 0, 1200), pictured(view, 8, 2000)];

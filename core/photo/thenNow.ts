@@ -15,6 +15,9 @@ const LAID_BY: Record<PhotoView, { origin: string; from: string; to: string; dir
   sole: { origin: "sulcusBack", from: "sulcusBack", to: "toe", direction: [0, -1] },
   side: { origin: "toe", from: "groundA", to: "groundB", direction: [1, 0] },
   rear: { origin: "heelMedial", from: "heelMedial", to: "heelLateral", direction: [1, 0] },
+  front: { origin: "groundMedial", from: "groundMedial", to: "groundLateral", direction: [1, 0] },
+  // Hairline up.
+  defect: { origin: "hairline", from: "hairline", to: "ground", direction: [0, 1] },
 };
 
 /** What is shown of a foot of size 1, mm about the first mark, y down. */
@@ -22,6 +25,8 @@ export const SHOWN: Record<PhotoView, { left: number; top: number; width: number
   sole: { left: -110, top: -175, width: 220, height: 220 },
   side: { left: -180, top: -150, width: 240, height: 180 },
   rear: { left: -70, top: -150, width: 240, height: 180 },
+  front: { left: -70, top: -150, width: 240, height: 180 },
+  defect: { left: -90, top: -35, width: 180, height: 135 },
 };
 
 /** A picture ready to be laid over others of its view. */
@@ -74,7 +79,7 @@ export function layPicture(
   const [dx, dy] = [end[0] - start[0], end[1] - start[1]];
   const size = Math.hypot(dx, dy) || 1;
   // A side view is shown toe to the right, one from behind lateral to the right: a picture of the other hand is mirrored.
-  const mirror = view === "sole" ? 1 : Math.sign(dx) || 1;
+  const mirror = view === "sole" || view === "defect" ? 1 : Math.sign(dx) || 1;
   const [ux, uy] = [(mirror * dx) / size, dy / size];
   const [cx, cy] = direction;
   // The turn that takes (ux, uy) to the direction wanted.

@@ -2,9 +2,14 @@ import { REAR_MARKS } from "../foot/rear";
 import { isOptional, MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "../foot/survey/marks";
 import type { LateralPoints } from "../foot/lateral";
 
-/** The three pictures of a foot. */
-export const PHOTO_VIEWS = ["sole", "side", "rear"] as const;
+/** The three pictures by which a foot is measured. */
+export const MEASURED_VIEWS = ["sole", "side", "rear"] as const;
+export type MeasuredView = (typeof MEASURED_VIEWS)[number];
+/** With the two that a case wants besides: they are compared, and a defect is measured, but they read no foot. */
+export const PHOTO_VIEWS = [...MEASURED_VIEWS, "front", "defect"] as const;
 export type PhotoView = (typeof PHOTO_VIEWS)[number];
+export const isMeasured = (view: PhotoView): view is MeasuredView =>
+  MEASURED_VIEWS.includes(view as MeasuredView);
 
 export const PHOTO_VIEW_FACTS: Record<PhotoView, { name: string; card: string; take: string }> = {
   sole: {
@@ -21,6 +26,16 @@ export const PHOTO_VIEW_FACTS: Record<PhotoView, { name: string; card: string; t
     name: "From behind",
     card: "Stand the card upright beside the heels, flush with them.",
     take: "Camera low, straight behind the heels, from 1.5 m or more with the zoom.",
+  },
+  front: {
+    name: "From the front",
+    card: "Stand the card upright beside the toe, flush with it.",
+    take: "Camera low, straight before the foot, from 1.5 m or more with the zoom.",
+  },
+  defect: {
+    name: "The defect",
+    card: "Hold the card flat against the wall beside it.",
+    take: "Square to the wall where the defect is, with hairline and ground in the picture.",
   },
 };
 
@@ -60,11 +75,41 @@ const REAR_FACTS: Record<(typeof REAR_MARKS)[number], { name: string; find: stri
   limbHigh: { name: "Limb, high", find: "Middle of the limb, as high as the picture shows" },
 };
 
+/** The marks of a view from the front. */
+export const FRONT_MARKS = ["groundMedial", "groundLateral"] as const;
+const FRONT_FACTS: Record<(typeof FRONT_MARKS)[number], { name: string; find: string }> = {
+  groundMedial: { name: "Ground, medial", find: "Where the wall meets the ground, medial side" },
+  groundLateral: { name: "Ground, lateral", find: "Where the wall meets the ground, lateral side" },
+};
+
+/** The marks of a picture of a defect in the wall: where it stands between hairline and ground, and its four ends. */
+export const DEFECT_MARKS = [
+  "hairline",
+  "ground",
+  "defectUpper",
+  "defectLower",
+  "defectFront",
+  "defectBack",
+] as const;
+const DEFECT_FACTS: Record<(typeof DEFECT_MARKS)[number], { name: string; find: string }> = {
+  hairline: {
+    name: "Hairline",
+    find: "Where hair meets horn, straight above the defect along the horn tubules",
+  },
+  ground: { name: "Ground", find: "Where the wall meets the ground, straight below the defect" },
+  defectUpper: { name: "Defect, upper end", find: "Its highest point" },
+  defectLower: { name: "Defect, lower end", find: "Its lowest point" },
+  defectFront: { name: "Defect, towards the toe", find: "Its point nearest the toe" },
+  defectBack: { name: "Defect, towards the heel", find: "Its point nearest the heel" },
+};
+
 /** The marks of a view, in order. */
 export const PHOTO_MARKS: Record<PhotoView, readonly string[]> = {
   sole: SURVEY_MARKS,
   side: SIDE_MARKS,
   rear: REAR_MARKS,
+  front: FRONT_MARKS,
+  defect: DEFECT_MARKS,
 };
 
 export function photoMarkFacts(
@@ -73,6 +118,9 @@ export function photoMarkFacts(
 ): { name: string; find: string; optional: boolean } {
   if (view === "sole") return { ...MARK_FACTS[mark as SurveyMark], optional: isOptional(mark as SurveyMark) };
   if (view === "side") return { ...SIDE_FACTS[mark as keyof typeof SIDE_FACTS], optional: false };
+  if (view === "front") return { ...FRONT_FACTS[mark as keyof typeof FRONT_FACTS], optional: true };
+  if (view === "defect")
+    return { ...DEFECT_FACTS[mark as keyof typeof DEFECT_FACTS], optional: mark === "ground" };
   return { ...REAR_FACTS[mark as keyof typeof REAR_FACTS], optional: mark.startsWith("limb") };
 }
 
@@ -108,4 +156,6 @@ export const MARK_DEPTHS: Record<PhotoView, Readonly<Record<string, Depth>>> = {
   // The heels' half width goes closely with the size of the foot.
   side: { heel: depth(42, 0.06), hairlineHeel: depth(45, 0.06) },
   rear: { hairlineMedial: depth(31), hairlineLateral: depth(31), limbLow: depth(5), limbHigh: depth(12) },
+  front: {},
+  defect: {},
 };

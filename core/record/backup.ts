@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { Issue, Result } from "../result";
 import { fail, ok } from "../result";
 import { issuesOf } from "../schema/issues";
-import { migrateRow, RECORD_VERSION } from "./migrations";
+import { madeRows, migrateRow, RECORD_VERSION } from "./migrations";
 import { LINKS, noRecords, TABLE_NAMES, TABLES, type Records, type TableName } from "./tables";
 
 const FORMAT = "plumbline-backup";
@@ -110,14 +110,17 @@ export function readBackup(text: string, report: (part: number) => void = () => 
       issues.push({ code: "bad-row", path: `records.${name}`, message: "A table is a list of rows." });
   }
   if (issues.length > 0) return { ok: false, issues };
-  const rowsOf = (table: TableName) => (found[table] ?? []) as unknown[];
+  const made = version < RECORD_VERSION ? madeOf(found, version) : {};
+  const rowsOf = (table: TableName) => [...((found[table] ?? []) as unknown[]), ...(made[table] ?? [])];
   const all = TABLE_NAMES.reduce((sum, table) => sum + rowsOf(table).length, 0);
   const records = noRecords();
   let done = 0;
   for (const table of TABLE_NAMES) {
-    readTable(table, rowsOf(table), version, records, issues, (rows) => report((done + rows) / all));
+    const rows = rowsOf(table);
+    const old = rows.length - (made[table]?.length ?? 0);
+    readTable({ table, rows, old, version }, records, issues, (read) => report((done + read) / all));
     if (issues.length >= MOST_ISSUES) return { ok: false, issues: issues.slice(0, MOST_ISSUES) };
-    done += rowsOf(table).length;
+    done += rows.length;
   }
   issues.push(...orphans(records));
   return issues.length > 0
@@ -128,10 +131,22 @@ export function readBackup(text: string, report: (part: number) => void = () => 
 /** Rows between two reports. */
 const REPORTED = 2000;
 
-function readTable(
-  table: TableName,
-  rows: unknown[],
+/** What older rows turn into besides themselves, by the table it goes to. */
+function madeOf(
+  found: Record<string, unknown>,
   version: number,
+): Partial<Record<TableName, Record<string, unknown>[]>> {
+  const made: Partial<Record<TableName, Record<string, unknown>[]>> = {};
+  for (const name of TABLE_NAMES)
+    for (const old of (found[name] ?? []) as unknown[])
+      if (isObject(old))
+        for (const { table, row } of madeRows(name, old, version)) (made[table] ??= []).push(row);
+  return made;
+}
+
+/** The first `old` rows are of the file's version, the others of this one. */
+function readTable(
+  { table, rows, old, version }: { table: TableName; rows: unknown[]; old: number; version: number },
   into: Records,
   issues: Issue[],
   report: (rows: number) => void,
@@ -141,7 +156,7 @@ function readTable(
     if (issues.length >= MOST_ISSUES) return;
     if (index % REPORTED === 0) report(index);
     const path = `records.${table}.${index}`;
-    const carried = isObject(row) ? migrateRow(table, row, version) : row;
+    const carried = isObject(row) && index < old ? migrateRow(table, row, version) : row;
     const read = TABLES[table].safeParse(carried);
     if (!read.success) {
       issues.push(...issuesOf(read.error, path).map((issue) => ({ ...issue, code: "bad-row" })));

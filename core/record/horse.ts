@@ -4,8 +4,8 @@ import { HORSE_USES } from "../constants/due";
 import { isFore, type Limb } from "../foot/limb";
 import { ANIMAL_KINDS } from "../foot/toeYardstick";
 import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "../shoe/facts";
+import type { Case } from "../case/caseRecord";
 import { dateField, idField, line, prose } from "../schema/fields";
-import { prescriptionSchema } from "../shoe/shoeRecord";
 
 /** Which feet are shod. */
 export const FINISHES = ["full set", "fronts", "trim"] as const;
@@ -56,9 +56,21 @@ export const horseSchema = z.strictObject({
       longPasterns: z.boolean().optional(),
     })
     .optional(),
-  prescription: prescriptionSchema.optional(),
 });
 export type Horse = z.infer<typeof horseSchema>;
+
+/** A horse with its cases that are under way: a vet's plan decides before the horse's work does. */
+export type HorseInCare = Horse & { cases?: readonly Case[] | undefined };
+
+/** The same horse with those of `cases` that are its own and open. */
+export const inCare = (horse: Horse, cases: readonly Case[]): HorseInCare => {
+  const own = cases.filter(({ horseId, status }) => horseId === horse.id && status === "open");
+  return own.length > 0 ? { ...horse, cases: own } : horse;
+};
+
+/** The open cases that a vet leads. */
+export const vetCases = ({ cases = [] }: Pick<HorseInCare, "cases">): readonly Case[] =>
+  cases.filter(({ lead }) => lead === "vet");
 
 export const isShod = (horse: Pick<Horse, "finish">, limb: Limb): boolean =>
   horse.finish === "full set" || (horse.finish === "fronts" && isFore(limb));

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
-import { migrateRow, MIGRATIONS, RECORD_VERSION, type Migration } from "./migrations";
+import { caseSchema } from "../case/caseRecord";
+import { madeRows, migrateRow, MIGRATIONS, RECORD_VERSION, type Migration } from "./migrations";
 import type { Records } from "./tables";
 
 describe("migrations", () => {
@@ -237,7 +238,58 @@ describe("migrations", () => {
       before: { id: "h", prescription: { by: "the vet", toe: "rolled", raiseDeg: 3 } },
       after: { id: "h", prescription: { by: "the vet", toe: "round", toeEdge: "rolled", raiseDeg: 3 } },
     },
+    {
+      to: 10,
+      table: "horses",
+      before: { id: "h", name: "Dunlin", use: "vet plan", finish: "fronts", prescription: { by: "the vet" } },
+      after: { id: "h", name: "Dunlin", use: "riding", finish: "fronts" },
+    },
+    {
+      to: 10,
+      table: "visits",
+      before: { id: "v", notes: {} },
+      after: { id: "v", notes: {}, observed: {} },
+    },
   ];
+
+  test("a vet’s plan that stood on the horse becomes a case of its own, as the schema reads it; without one none is made", () => {
+    const old = {
+      id: "h",
+      name: "Dunlin",
+      use: "vet plan",
+      finish: "fronts",
+      life: { conditions: ["laminitis"] },
+      prescription: { by: "the vet", until: "2026-12-01", feet: ["RF"], says: "Raised.", raiseDeg: 3 },
+    };
+    const made = madeRows("horses", old, 9);
+    expect(made).toHaveLength(1);
+    expect(made[0]).toMatchObject({
+      table: "cases",
+      row: {
+        id: "case-h",
+        horseId: "h",
+        kind: "laminitis",
+        lead: "vet",
+        vet: "the vet",
+        feet: ["RF"],
+        prescription: { by: "the vet", until: "2026-12-01", raiseDeg: 3 },
+      },
+    });
+    expect(caseSchema.safeParse(made[0]?.row).error).toBeUndefined();
+    const { prescription: _none, ...plain } = old;
+    expect(madeRows("horses", plain, 9)[0]?.row).toMatchObject({ kind: "laminitis", feet: ["LF", "RF"] });
+    expect(madeRows("horses", { ...plain, use: "roads" }, 9)).toEqual([]);
+    expect(madeRows("horses", old, 10)).toEqual([]);
+  });
+
+  test("what version 8 kept is carried through both steps before the case is made of it", () => {
+    const [made] = madeRows(
+      "horses",
+      { id: "h", use: "riding", prescription: { by: "x", until: "2026-12-01", feet: ["LF"], toe: "rolled" } },
+      8,
+    );
+    expect(made?.row["prescription"]).toMatchObject({ toe: "round", toeEdge: "rolled" });
+  });
 
   test("gate: every shipped step has a literal row before and after, in order without gaps", () => {
     expect(MIGRATIONS.map(({ to }) => to)).toEqual(MIGRATIONS.map((_, index) => index + 2));

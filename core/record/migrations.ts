@@ -6,10 +6,18 @@ import type { TableName } from "./tables";
  */
 export interface Migration {
   to: number;
-  tables: Partial<Record<TableName, (row: Record<string, unknown>) => Record<string, unknown>>>;
+  tables: Partial<Record<TableName, (row: OldRow) => OldRow>>;
+  /** Rows of other tables that an old row turns into, besides what becomes of itself. Only of tables named above. */
+  makes?: Partial<Record<TableName, (row: OldRow) => MadeRow[]>>;
 }
 
 type OldRow = Record<string, unknown>;
+
+/** A row that a step makes. */
+export interface MadeRow {
+  table: TableName;
+  row: OldRow;
+}
 
 /** A toe was one word: a square one was drawn set under, the others are done to a round toe's ground edge. */
 function toeAt9({ toe, ...row }: OldRow): OldRow {
@@ -43,6 +51,38 @@ function specAt9({ heels, clips, studs, extraSide, extraWeb, ...row }: OldRow): 
     riveted: row["pad"] !== "none",
     packed: "bedded",
   };
+}
+
+/** A vet's plan stood on the horse, as a prescription or as its work: the case that is made of it. */
+function caseAt10({ id, prescription, use, life, finish }: OldRow): MadeRow[] {
+  const asked = prescription as OldRow | undefined;
+  if (!asked && use !== "vet plan") return [];
+  const conditions = ((life as OldRow | undefined)?.["conditions"] as string[] | undefined) ?? [];
+  const kind = ["sore heels", "laminitis"].find((one) => conditions.includes(one)) ?? "other";
+  const feet = asked?.["feet"] ?? (finish === "fronts" ? ["LF", "RF"] : ["LF", "RF", "LH", "RH"]);
+  return [
+    {
+      table: "cases",
+      row: {
+        id: `case-${String(id)}`.slice(0, 80),
+        horseId: id,
+        status: "open",
+        kind,
+        title: kind === "other" ? "Vet’s plan" : "",
+        feet,
+        lead: "vet",
+        vet: asked?.["by"] ?? "",
+        ...(asked && { prescription: asked }),
+        stages: [],
+        moves: {},
+        vetAgreed: {},
+        progress: [],
+        log: {},
+        told: { drugs: "", feed: "", metabolic: "" },
+        reopened: [],
+      },
+    },
+  ];
 }
 
 /** In rising order, without gaps, from version 2 on. */
@@ -141,6 +181,18 @@ export const MIGRATIONS: readonly Migration[] = [
       }),
     },
   },
+  {
+    // Cases and radiographs in tables of their own; the prescription, and a vet's plan that stood as the work, become one.
+    to: 10,
+    tables: {
+      visits: (row) => ({ observed: {}, ...row }),
+      horses: ({ prescription: _moved, use, ...row }) => ({
+        ...row,
+        use: use === "vet plan" ? (row["finish"] === "trim" ? "barefoot" : "riding") : use,
+      }),
+    },
+    makes: { horses: caseAt10 },
+  },
 ];
 
 /** The version of the records that this build reads and writes. */
@@ -156,4 +208,26 @@ export function migrateRow(
   return migrations
     .filter((step) => step.to > from)
     .reduce((current, step) => step.tables[table]?.(current) ?? current, row);
+}
+
+/** The rows of other tables that one row of an older version turns into, each carried up to this version. */
+export function madeRows(
+  table: TableName,
+  row: OldRow,
+  from: number,
+  migrations: readonly Migration[] = MIGRATIONS,
+): MadeRow[] {
+  const steps = migrations.filter(({ to }) => to > from);
+  return steps.flatMap(({ to, makes }) => {
+    const before = migrateRow(
+      table,
+      row,
+      from,
+      steps.filter((step) => step.to < to),
+    );
+    return (makes?.[table]?.(before) ?? []).map((made) => ({
+      ...made,
+      row: migrateRow(made.table, made.row, to, steps),
+    }));
+  });
 }

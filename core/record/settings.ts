@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { DEFAULT_LENSES, FRONT_LENSES, SIDE_LENSES } from "../foot/lens";
-import { HORSE_USES } from "../constants/due";
+import { CAP_KINDS } from "../constants/due";
 import { TRIM_MARGIN_MM } from "../constants/trim";
 import { CUT_ORDERS } from "../trim/trimRecord";
 import { DEFAULT_FORGE, forgeSettingsSchema } from "../forge/forgeSettings";
@@ -65,7 +65,7 @@ export const settingsSchema = z.strictObject({
     .max(15, { error: "No more than 15°." })
     .default(5),
   /** Own caps in weeks by use; the trade's values where there is none. */
-  capWeeks: z.partialRecord(z.enum(HORSE_USES), z.number().min(1).max(16)).default({}),
+  capWeeks: z.partialRecord(z.enum(CAP_KINDS), z.number().min(1).max(16)).default({}),
   lenses: z
     .strictObject({
       frontBack: z.enum(FRONT_LENSES),

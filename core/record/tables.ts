@@ -1,6 +1,8 @@
 import type { z } from "zod";
 import { appointmentSchema } from "./appointment";
 import { callSchema } from "./call";
+import { caseSchema } from "../case/caseRecord";
+import { filmSchema } from "../radiograph/filmRecord";
 import { forgedSchema, forgingSchema, steelSchema } from "../forge/forgeRecord";
 import { horseSchema } from "./horse";
 import { lookSchema } from "../foot/records/look";
@@ -25,6 +27,8 @@ export const TABLES = {
   looks: lookSchema,
   pictures: pictureSchema,
   photos: photoSchema,
+  cases: caseSchema,
+  films: filmSchema,
   sizes: sizeSchema,
   nailSizes: nailSizeSchema,
   forgings: forgingSchema,
@@ -52,6 +56,8 @@ export const noRecords = (): Records => ({
   looks: [],
   pictures: [],
   photos: [],
+  cases: [],
+  films: [],
   sizes: [],
   nailSizes: [],
   forgings: [],
@@ -81,4 +87,8 @@ export const LINKS: { from: TableName; field: string; to: TableName }[] = [
   { from: "photos", field: "visitId", to: "visits" },
   { from: "photos", field: "horseId", to: "horses" },
   { from: "photos", field: "pictureId", to: "pictures" },
+  { from: "cases", field: "horseId", to: "horses" },
+  { from: "cases", field: "paperId", to: "pictures" },
+  { from: "films", field: "horseId", to: "horses" },
+  { from: "films", field: "pictureId", to: "pictures" },
 ];

@@ -2,9 +2,10 @@ import { z } from "zod";
 import { ARRIVAL_TAPS } from "../caution/arrival";
 import { RED_FLAG_NAMES } from "../caution/redFlags";
 import { takenLooksSchema } from "../gait/looks";
+import { ANSWERS } from "../case/observation";
 import { STAGES } from "../constants/stages";
 import { HORN_STATES } from "../foot/horn";
-import { dateField, idField, instantField, prose, timeField } from "../schema/fields";
+import { dateField, idField, instantField, line, prose, timeField } from "../schema/fields";
 import { limbField } from "../foot/limbField";
 
 export const dueSchema = z.strictObject({
@@ -65,6 +66,10 @@ export const visitSchema = z.strictObject({
       journey: z.enum(ARRIVAL_TAPS.journey).optional(),
     })
     .optional(),
+  /** How the horse answered on each foot, an observation: what was seen while it was held or stood on. */
+  observed: z
+    .partialRecord(limbField, z.strictObject({ seen: z.array(z.enum(ANSWERS)), note: line.default("") }))
+    .default({}),
   /** How each look at the horse was taken, by its id. */
   looks: takenLooksSchema.default({}),
   /** What to look at first next time. */
@@ -77,7 +82,7 @@ export const visitSchema = z.strictObject({
 export type Visit = z.infer<typeof visitSchema>;
 
 /** The parts of a visit in which nothing was written yet. */
-export const blankVisit = () => ({ notes: {}, flags: {}, looks: {}, watch: "", tell: "" });
+export const blankVisit = () => ({ notes: {}, flags: {}, observed: {}, looks: {}, watch: "", tell: "" });
 
 /** The last visit that was signed up to the day of this one, this one aside; `visits` oldest first. */
 export const signedBefore = (

@@ -61,7 +61,7 @@ describe("planning", () => {
 
   test("a vet’s plan weighs twice, a show within the fortnight half as much again, a pinned horse has one day", () => {
     const { jobs } = planOf([
-      horseAt("north", "Plan", { use: "vet plan" }),
+      horseAt("north", "Plan", { vetPlan: true }),
       horseAt("north", "Show", { showOn: day(10) }),
       horseAt("north", "Shown", { showOn: day(-1), on: 3, pinned: true }),
     ]);

@@ -1,6 +1,8 @@
 import { addDays } from "../calendar/date";
 import { roster } from "../cycle/roster";
 import type { RosterRow } from "../cycle/dayPlan";
+import { caseOf } from "../case/case.fixture";
+import type { Case } from "../case/caseRecord";
 import type { Horse } from "../record/horse";
 import { DEFAULT_ROUNDS, type RoundsSettings } from "../record/settings";
 import { blankVisit, type Visit } from "../record/visit";
@@ -36,9 +38,17 @@ export function horseAt(
     done = -35,
     due = 3,
     ...more
-  }: { done?: number; due?: number; on?: number; at?: string; pinned?: boolean } & Partial<Horse> = {},
-): { horse: Horse; visits: Visit[] } {
-  const { on, at, pinned, ...own } = more;
+  }: {
+    done?: number;
+    due?: number;
+    on?: number;
+    at?: string;
+    pinned?: boolean;
+    /** Under a vet's plan. */
+    vetPlan?: boolean;
+  } & Partial<Horse> = {},
+): { horse: Horse; visits: Visit[]; cases: Case[] } {
+  const { on, at, pinned, vetPlan, ...own } = more;
   const id = name.toLowerCase();
   const signed: Visit = {
     id: `${id}-last`,
@@ -76,6 +86,7 @@ export function horseAt(
       ...own,
     },
     visits: [signed, ...planned],
+    cases: vetPlan ? [caseOf({ id: `${id}-case`, horseId: id })] : [],
   };
 }
 
@@ -84,4 +95,6 @@ export const rowsOf = (horses: ReturnType<typeof horseAt>[], yards: Yard[] = YAR
     horses.map(({ horse }) => horse),
     yards,
     horses.flatMap(({ visits }) => visits),
+    [],
+    horses.flatMap(({ cases }) => cases),
   );

@@ -2,9 +2,9 @@ import { z } from "zod";
 import { WEAR_SECTORS } from "../foot/wear";
 import { limbField } from "../foot/limbField";
 import { ANIMAL_KINDS } from "../foot/toeYardstick";
-import { finite } from "../schema/fields";
+import { dateField, finite, line, prose } from "../schema/fields";
 import { CONDITIONS, EFFORTS, FOOTINGS, GOES, TURNOUTS, WORKS } from "./facts";
-import { prescriptionSchema } from "./shoeRecord";
+import { shoeAsksSchema } from "./shoeRecord";
 
 const side = z.enum(["medial", "lateral"]);
 const list = <Name extends string>(names: readonly [Name, ...Name[]]) => z.array(z.enum(names)).default([]);
@@ -53,5 +53,7 @@ export const shoeFactsSchema = z.strictObject({
     })
     .optional()
     .describe("what stood out on one side last time, and the landing then and now"),
-  prescription: prescriptionSchema.omit({ feet: true }).optional(),
+  prescription: shoeAsksSchema
+    .extend({ by: line.min(1), until: dateField, says: prose.default("") })
+    .optional(),
 });

@@ -38,7 +38,7 @@ export interface NailTable {
 }
 
 /** Thickness of a pad, mm. Assumption, from ordinary pads. */
-const PAD_MM = 5;
+export const PAD_MM = 5;
 /** What lies between shoe and wall at the nails, mm: a pad, half of what is raised at the heel, a wedge at its side. */
 export const padUnderNail = ({
   question: { spec },

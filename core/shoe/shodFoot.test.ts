@@ -6,7 +6,8 @@ import { soleLandmarks } from "../foot/parametric/landmarks";
 import { recordOfMarks } from "../foot/records/keptSurvey";
 import type { SolarMarks } from "../foot/survey/frame";
 import { distance } from "../geometry/vector";
-import type { Horse } from "../record/horse";
+import { caseOf } from "../case/case.fixture";
+import { inCare, type Horse, type HorseInCare } from "../record/horse";
 import { footPlace } from "../record/footRecords";
 import type { Look } from "../foot/records/look";
 import { nothingRead, readingId, type Reading } from "../foot/records/reading";
@@ -56,7 +57,7 @@ const reading = (more: Partial<Reading> = {}): Reading => ({
   ...more,
 });
 const none: FootRecords = { readings: [], trims: [], watchings: [], looks: [], photos: [], shoes: [] };
-const known = (records: Partial<FootRecords>, of: Horse = horse) => {
+const known = (records: Partial<FootRecords>, of: HorseInCare = horse) => {
   const all = { ...none, ...records };
   const feet = Object.fromEntries(LIMBS.map((limb) => [limb, visitFoot(visit, limb, all)])) as Record<
     Limb,
@@ -197,10 +198,8 @@ describe("what the adviser is told", () => {
   });
 
   test("a prescription counts for its feet until its day, and not after", () => {
-    const prescribed = (until: string, feet: Limb[]): Horse => ({
-      ...horse,
-      prescription: { by: "the vet", until, feet, says: "" },
-    });
+    const prescribed = (until: string, feet: Limb[]): HorseInCare =>
+      inCare(horse, [caseOf({ prescription: { by: "the vet", until, feet, says: "" } })]);
     expect(known({}, prescribed("2026-11-23", ["LF"])).facts.prescription?.by).toBe("the vet");
     expect(known({}, prescribed("2026-11-22", ["LF"])).facts.prescription).toBeUndefined();
     expect(known({}, prescribed("2026-12-22", ["RF"])).facts.prescription).toBeUndefined();

@@ -2,7 +2,7 @@ import { describe, expect, test } from "@jest/globals";
 import { ordinaryShoe } from "./specification";
 import { footPlace } from "../record/footRecords";
 import { makeBackup, readBackup, writeBackup } from "../record/backup";
-import { prescriptionSchema, shoeSchema, type ShoeRecord } from "./shoeRecord";
+import { shoeSchema, type ShoeRecord } from "./shoeRecord";
 import { readNailsCsv, nailsCsv } from "../record/sizesCsv";
 import { EXAMPLE_NAILS } from "./nails";
 import { records } from "../record/records.fixture";
@@ -57,12 +57,6 @@ describe("the record of a shoe", () => {
     const made = { ...records(), shoes: [{ ...blank, visitId: "gone", id: "gone.LF.shoe" }] };
     const back = readBackup(writeBackup(makeBackup(made, "2026-11-23T08:00:00Z")));
     expect(!back.ok && back.issues[0]).toMatchObject({ code: "orphan", path: "records.shoes.0.visitId" });
-  });
-
-  test("a prescription names who, until when and for which feet", () => {
-    const asked = prescriptionSchema.safeParse({ by: "", until: "soon", feet: [] });
-    expect(asked.error?.issues.map(({ path }) => path[0])).toEqual(["by", "until", "feet"]);
-    expect(prescriptionSchema.parse({ by: "the vet", until: "2026-12-01", feet: ["LF"] }).says).toBe("");
   });
 });
 

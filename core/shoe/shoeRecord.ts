@@ -26,7 +26,7 @@ import {
   TOES,
   TRACTIONS,
 } from "./specification";
-import { dateField, finite, idField, instantField, line, prose } from "../schema/fields";
+import { dateField, finite, idField, instantField, line } from "../schema/fields";
 import { limbField } from "../foot/limbField";
 
 /** A branch beyond its support, mm; negative = cut short of it. */
@@ -289,16 +289,12 @@ export const nailSizeSchema = z.strictObject({
 });
 export type NailRow = z.infer<typeof nailSizeSchema>;
 
-/** What a vet prescribed for a foot, as far as it decides the shoe. It outranks the rules of advice. */
-export const prescriptionSchema = z.strictObject({
-  by: line.min(1, { error: "Who prescribed it?" }),
-  until: dateField,
-  feet: z.array(limbField).min(1, { error: "For which feet?" }),
-  says: prose.default(""),
+/** What is asked of a foot's shoe by whoever leads its case, as far as it decides the shoe. It outranks the rules of advice. */
+export const shoeAsksSchema = z.strictObject({
   type: z.enum(SHOE_TYPES).optional(),
   toe: z.enum(TOES).optional(),
   toeEdge: z.enum(TOE_EDGES).optional(),
   support: z.enum(HEEL_SUPPORTS).optional(),
   pad: z.enum(PADS).optional(),
-  raiseDeg: z.number().min(0).max(20).optional(),
+  raiseDeg: z.number().min(0).max(20, { error: "No more than 20 degrees." }).optional(),
 });

@@ -11,12 +11,12 @@ import {
 } from "../foot/parametric/parameters";
 import { CARD } from "../photo/card";
 import type { MarkedPhoto } from "../photo/readPhoto";
-import { MARK_DEPTHS, type PhotoView } from "../photo/views";
+import { MARK_DEPTHS, type MeasuredView } from "../photo/views";
 import { projected, takeAim, type Camera, type Plane, type Shot } from "./camera";
 
 /** A made-up foot set up for a picture: its marks in space, the card, the plane that the card lies in. */
 export interface Scene {
-  view: PhotoView;
+  view: MeasuredView;
   foot: FootParameters;
   plane: Plane;
   /** Marks in the world, mm. */
@@ -36,7 +36,7 @@ export type DepthParts = Partial<Record<string, number>>;
 const CARD_GAP_MM = 16;
 
 /** Sets up a foot with the card in the plane to be measured. Truth: the marks, and through them every reading. */
-export function sceneOf(foot: FootParameters, view: PhotoView, depthParts: DepthParts = {}): Scene {
+export function sceneOf(foot: FootParameters, view: MeasuredView, depthParts: DepthParts = {}): Scene {
   const mirror = isLeft(foot.limb) ? -1 : 1;
   const toWorld = ([x, y, z]: Space): Space => [mirror * x, y, z];
   const k = sizeFactor(foot);

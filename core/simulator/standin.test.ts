@@ -4,7 +4,7 @@ import { LIMBS } from "../foot/limb";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import type { FootParameters } from "../foot/parametric/parameters";
 import { dot3, length3, minus3 } from "../geometry/space";
-import { PHOTO_MARKS, PHOTO_VIEWS } from "../photo/views";
+import { PHOTO_MARKS, MEASURED_VIEWS } from "../photo/views";
 import { CARD } from "../photo/card";
 import { footMesh, MATERIALS } from "./mesh";
 import { aimAt, sceneOf, truthInPicture } from "./scene";
@@ -70,7 +70,7 @@ describe("footMesh", () => {
 describe("sceneOf", () => {
   test("every view shows every mark and the whole card inside the picture, for any foot (seeded property)", () => {
     fc.assert(
-      fc.property(anyFoot, fc.constantFrom(...PHOTO_VIEWS), (foot, view) => {
+      fc.property(anyFoot, fc.constantFrom(...MEASURED_VIEWS), (foot, view) => {
         const scene = sceneOf(foot, view);
         const picture = truthInPicture(scene, aimAt(scene, { ...SHOT, focal35: 90 }), true);
         for (const mark of PHOTO_MARKS[view]) {
@@ -86,7 +86,7 @@ describe("sceneOf", () => {
   });
 
   test("the card is a square of its true size in the plane, and the plane's directions stand at right angles", () => {
-    for (const view of PHOTO_VIEWS) {
+    for (const view of MEASURED_VIEWS) {
       const { card, plane } = sceneOf(ordinaryFoot("LH", { kind: "cob", massKg: 520 }), view);
       const [a, b, c, d] = card;
       for (const [from, to] of [

@@ -2,7 +2,7 @@ import type { IsoDate } from "../calendar/date";
 import type { RosterRow } from "../cycle/dayPlan";
 import { visitFoot, type FootRecords, type VisitFoot } from "./visitFoot";
 import { LIMBS, type Limb } from "../foot/limb";
-import { isShod, type Horse } from "../record/horse";
+import { isShod, type HorseInCare } from "../record/horse";
 import type { Forged } from "../forge/forgeRecord";
 import type { Settings } from "../record/settings";
 import type { Visit } from "../record/visit";
@@ -13,7 +13,7 @@ import { jobOfFoot } from "./footJob";
 
 /** A horse that is to be shod, with the visit that its shoes are worked out from. */
 export interface PlannedHorse {
-  horse: Horse;
+  horse: HorseInCare;
   /** The day it is planned or due. */
   date: IsoDate;
   /** Its last visit: the feet as they were left, the shoes that it wears. */
@@ -34,7 +34,7 @@ export interface PlannedPiece {
 export const comingHorses = (
   rows: readonly RosterRow[],
   until: IsoDate,
-): { horse: Horse; last: Visit; date: IsoDate }[] =>
+): { horse: HorseInCare; last: Visit; date: IsoDate }[] =>
   rows
     .flatMap(({ horse, last, coming }) => {
       const date = coming?.date ?? last?.next?.due;

@@ -1,6 +1,7 @@
 import { daysBetween } from "../calendar/date";
 import { leftWith } from "../cycle/horseDue";
-import { footState } from "../foot/findings/facts";
+import { footState, type FootState } from "../foot/findings/facts";
+import { withFilm } from "../foot/survey/filmed";
 import type { FootValues } from "../foot/measures";
 import { fitFoot } from "../foot/parametric/fit";
 import { presentOutline, undistortedOutline } from "../foot/parametric/surveyedOutline";
@@ -48,14 +49,17 @@ export function footFacts(
   const target = toeTarget(horse);
   const knownK = knownSize([...foot.surveys, ...(moment === "after" && before ? [before] : [])]);
   const known = { knownK, noise, bounds, toeTargetMm: target.toeLengthMm };
-  const state = footState(foot.limb, reading, typed, known);
+  // A radiograph stands for the estimates, then as now: what is compared is come by in one way.
+  const filmed = <State extends FootState | undefined>(own: State): State =>
+    own && { ...own, survey: withFilm(own.survey, foot.filmed) };
+  const state = filmed(footState(foot.limb, reading, typed, known));
   const lastSurvey = foot.surveys.at(-1);
   const sinceTrim =
     lastSurvey?.moment === "after" && lastSurvey.date === foot.last?.date ? lastSurvey : undefined;
   const last =
     moment === "after"
-      ? before && footState(foot.limb, before, foot.values.before, known)
-      : foot.last && footState(foot.limb, sinceTrim, leftWith(foot.last), known);
+      ? before && filmed(footState(foot.limb, before, foot.values.before, known))
+      : foot.last && filmed(footState(foot.limb, sinceTrim, leftWith(foot.last), known));
   const pairReading = pair.reading[moment];
   const pairState =
     pairReading &&
@@ -84,6 +88,7 @@ export function footFacts(
   return {
     ...state,
     moment,
+    filmed: foot.filmed,
     drawn,
     guessed,
     ghost,
@@ -101,7 +106,7 @@ export function footFacts(
     })),
     last,
     earlier: lastSurvey && {
-      state: footState(foot.limb, lastSurvey, lastSurvey.values, known),
+      state: filmed(footState(foot.limb, lastSurvey, lastSurvey.values, known)),
       date: lastSurvey.date,
     },
     lastName: moment === "after" ? "before the trim" : "the last trim",

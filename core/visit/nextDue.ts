@@ -7,7 +7,7 @@ import { LIMBS, type Limb } from "../foot/limb";
 import { noiseOf } from "../foot/records/pairs";
 import { presentFinds } from "../foot/records/look";
 import type { Wording } from "../foot/wording";
-import { isShod, type Horse } from "../record/horse";
+import { isShod, type HorseInCare } from "../record/horse";
 import type { Settings } from "../record/settings";
 import type { HorseDue, Visit } from "../record/visit";
 import { compareCycles, longestInterval } from "../trim/cycles";
@@ -18,7 +18,7 @@ import { visitPlan } from "./visitPlan";
 /** A visit whose next day is asked for. */
 export interface NextQuestion {
   visit: Visit;
-  horse: Horse;
+  horse: HorseInCare;
   feet: Record<Limb, VisitFoot>;
   outlooks: readonly FootOutlook[];
   settings: Settings;

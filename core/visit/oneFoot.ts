@@ -69,7 +69,7 @@ export function oneFootFacts(question: OneFootQuestion, noise: Noise, wording: W
     ...(question.horn && { horn: question.horn }),
   };
   const records = { readings: [], trims: [], watchings: [], looks: [], photos: [], shoes: [] } as Record<
-    keyof FootRecords,
+    Exclude<keyof FootRecords, "films">,
     object[]
   >;
   const put = (of: Limb, { reading: read, look: seen, watching: watched }: OneFoot) => {

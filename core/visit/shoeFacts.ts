@@ -6,7 +6,8 @@ import { landingOf } from "../gait/watching";
 import { SIDES, type Side } from "../foot/limb";
 import { presentFinds, sideOfFind, type Find } from "../foot/records/look";
 import { wornSide, type WearSector } from "../foot/wear";
-import { isShod, type Horse } from "../record/horse";
+import { prescribedFor } from "../case/standing";
+import { isShod, type HorseInCare } from "../record/horse";
 import type { Visit } from "../record/visit";
 import { NO_LIFE, type LastOneSide, type ShoeFacts } from "../shoe/facts";
 import { bySide } from "../shoe/specification";
@@ -24,7 +25,7 @@ const QUARTER_Y: readonly [number, number] = [25, 92];
 
 /** What one foot's shoe is argued from: the horse's page, the visit's watching and finding, its survey, its trim. */
 interface ShoeFactsQuestion {
-  horse: Horse;
+  horse: HorseInCare;
   visit: Visit;
   foot: VisitFoot;
   facts: VisitFacts;
@@ -66,10 +67,7 @@ export function shoeFactsOf({
   const wornOn = foot.look && wornSide(foot.look.wear);
   const onSide = landsOn ?? wornOn;
   const { medial, lateral } = survey.halfWidth;
-  const prescribed =
-    horse.prescription && horse.prescription.feet.includes(limb) && horse.prescription.until >= visit.date
-      ? horse.prescription
-      : undefined;
+  const prescribed = prescribedFor(horse.cases ?? [], limb, visit.date);
   const last = lastOneSideOf(foot, watching?.lands && (landsOn ?? "level"));
   return {
     ...(horse.life ?? NO_LIFE),

@@ -10,7 +10,7 @@ import type { Reading } from "../foot/records/reading";
 import { lengthInField, type Wording } from "../foot/wording";
 import { change } from "../record/change";
 import type { Edit } from "../record/edit";
-import type { Horse } from "../record/horse";
+import type { HorseInCare } from "../record/horse";
 import type { Settings } from "../record/settings";
 import type { HorseDue, Visit } from "../record/visit";
 import type { CutName } from "../trim/trimRecord";
@@ -62,7 +62,7 @@ export function signOff(
     standing,
   }: {
     visit: Visit;
-    horse: Horse;
+    horse: HorseInCare;
     feet: Record<Limb, VisitFoot>;
     /** The day for which the visit before was signed. */
     due?: string | undefined;

@@ -1,13 +1,16 @@
 import type { Limb } from "../foot/limb";
 import type { FootValues } from "../foot/measures";
 import type { Look } from "../foot/records/look";
+import type { FilmedSole } from "../foot/survey/filmed";
 import type { Photo } from "../photo/photoRecord";
+import type { Film } from "../radiograph/filmRecord";
 import type { Moment, Reading } from "../foot/records/reading";
 import type { ShoeRecord } from "../shoe/shoeRecord";
 import type { Trim } from "../trim/trimRecord";
 import type { Visit } from "../record/visit";
 import type { WatchingRecord } from "../gait/watchingRecord";
 import { footHistory, type FootVisit } from "../cycle/horseDue";
+import { filmedOn } from "./filmOfFoot";
 
 /** Everything that is kept of one horse's feet, all visits. */
 export interface FootRecords {
@@ -17,6 +20,8 @@ export interface FootRecords {
   looks: readonly Look[];
   photos: readonly Photo[];
   shoes: readonly ShoeRecord[];
+  /** Left out where no radiograph is asked for. */
+  films?: readonly Film[];
 }
 
 /** One foot at one visit: what was watched, found, measured and cut, and how the visit before left it. */
@@ -44,6 +49,8 @@ export interface VisitFoot {
   surveys: readonly Reading[];
   /** The look at the visit before. */
   lastLook?: Look;
+  /** What the newest radiograph tells of its sole. */
+  filmed?: FilmedSole;
 }
 
 export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records: FootRecords): VisitFoot {
@@ -76,6 +83,7 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     .filter((one) => isEarlier(one) && one.limb === limb)
     .sort((a, b) => a.date.localeCompare(b.date))
     .at(-1);
+  const filmed = filmedOn(limb, visit.date, records);
   return {
     limb,
     values: { before: reading.before?.values ?? {}, after: reading.after?.values ?? {} },
@@ -95,6 +103,7 @@ export function visitFoot(visit: Pick<Visit, "id" | "date">, limb: Limb, records
     ...(last && { last }),
     ...(lastReading && { lastReading }),
     ...(lastLook && { lastLook }),
+    ...(filmed && { filmed }),
   };
 }
 

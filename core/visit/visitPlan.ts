@@ -4,7 +4,7 @@ import type { VisitFacts } from "./findings";
 import { footFacts, type FactsContext } from "./footFacts";
 import { pairOf, type Limb } from "../foot/limb";
 import type { BoundOverrides } from "../foot/survey/ratios";
-import { isShod, type Horse } from "../record/horse";
+import { isShod, vetCases, type HorseInCare } from "../record/horse";
 import type { Settings } from "../record/settings";
 import type { Visit } from "../record/visit";
 import { noiseOf } from "../foot/records/pairs";
@@ -41,7 +41,12 @@ const NEEDED = {
 
 /** The plan of one foot at a visit, by the lenses that count for it or by another front-to-back lens. */
 export function visitPlan(
-  { visit, horse, feet, limb }: { visit: Visit; horse: Horse; feet: Record<Limb, VisitFoot>; limb: Limb },
+  {
+    visit,
+    horse,
+    feet,
+    limb,
+  }: { visit: Visit; horse: HorseInCare; feet: Record<Limb, VisitFoot>; limb: Limb },
   settings: Settings,
   wording: Wording,
   more: Pick<FactsContext, "lastVisit" | "growthPerDay"> & { frontBack?: FrontLens } = {},
@@ -70,11 +75,11 @@ export function visitPlan(
     shod,
     lenses,
     margins: settings.margins,
-    vetPlan: horse.use === "vet plan",
+    vetPlan: vetCases(horse).length > 0,
     toeOnly: visit.job === "toe only",
     choices: { furtherBack, strictPlane },
   });
-  const flares = flareLimits(facts, brokenPlaces(foot.look), horse.use === "vet plan");
+  const flares = flareLimits(facts, brokenPlaces(foot.look), vetCases(horse).length > 0);
   const staged = planStaged(asked.question, asked.flexural);
   return {
     limb,

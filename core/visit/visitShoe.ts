@@ -4,7 +4,7 @@ import type { VisitFacts } from "./findings";
 import { footFacts } from "./footFacts";
 import { pairOf, SIDES, type Limb } from "../foot/limb";
 import type { BoundOverrides } from "../foot/survey/ratios";
-import type { Horse } from "../record/horse";
+import type { HorseInCare } from "../record/horse";
 import type { Settings } from "../record/settings";
 import { noShoe, type ShoeRecord } from "../shoe/shoeRecord";
 import type { Visit } from "../record/visit";
@@ -70,7 +70,7 @@ const hornKnown = ({ walls }: VisitFacts): number | undefined => {
 const cutsTaken = ({ trim }: VisitFoot) =>
   trim && Object.keys(trim.cuts).length > 0 ? trim.cuts : trim?.plan?.agreed ? trim.plan.cuts : {};
 
-export type Place = { visit: Visit; horse: Horse; feet: Record<Limb, VisitFoot>; limb: Limb };
+export type Place = { visit: Visit; horse: HorseInCare; feet: Record<Limb, VisitFoot>; limb: Limb };
 
 /** The foot as it was surveyed after its trim; undefined where its sole was not. */
 function measuredAgain(

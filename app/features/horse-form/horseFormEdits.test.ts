@@ -140,28 +140,6 @@ describe("horseFormEdits", () => {
     expect((await session.db.horses.get(id))?.life).toBeUndefined();
   });
 
-  test("a prescription wants somebody, a day and a foot, each said at its field", async () => {
-    expect(await paths(form({ prescription: { says: "raised" } as never }))).toEqual([
-      "horse.prescription.by",
-      "horse.prescription.until",
-      "horse.prescription.feet",
-    ]);
-    const made = await saveHorseForm(
-      form({
-        prescription: { by: "the vet", until: "2026-12-24", feet: ["LF"], type: "heart bar" } as never,
-      }),
-      undefined,
-      undefined,
-    );
-    expect((await session.db.horses.get(made.ok ? made.value : ""))?.prescription).toEqual({
-      by: "the vet",
-      until: "2026-12-24",
-      feet: ["LF"],
-      says: "",
-      type: "heart bar",
-    });
-  });
-
   test("only what the form changed is changed: another tab’s other field stays, the same field is asked about", async () => {
     const made = await saveHorseForm(form(), undefined, undefined);
     const opened = (await session.db.horses.get(made.ok ? made.value : ""))!;

@@ -97,7 +97,7 @@ function horseEdits(was: Horse | undefined, now: Horse): Edit[] {
   const fields = ASKED.flatMap((key) =>
     sameValue(was[key], now[key]) ? [] : [change("horses", was, [key], now[key], label(WORDS[key] ?? key))],
   );
-  return [...fields, ...partEdits(was, now, "life"), ...partEdits(was, now, "prescription")];
+  return [...fields, ...lifeEdits(was, now)];
 }
 
 /** Words for the fields whose names are not words. */
@@ -110,12 +110,12 @@ const WORDS: Partial<Record<(typeof ASKED)[number], string>> = {
   left: "on the round",
 };
 
-/** A part of the record that has fields of its own: each by itself where the part was there and stays. */
-function partEdits(was: Horse, now: Horse, part: "life" | "prescription"): Edit[] {
-  const [before, after] = [was[part], now[part]];
-  const label = `${now.name}, ${part === "life" ? "work and ground" : "prescription"}`;
+/** Work and ground have fields of their own: each by itself where they were there and stay. */
+function lifeEdits(was: Horse, now: Horse): Edit[] {
+  const [before, after] = [was.life, now.life];
+  const label = `${now.name}, work and ground`;
   if (sameValue(before, after)) return [];
-  if (!before || !after) return [change("horses", was, [part], after, label)];
+  if (!before || !after) return [change("horses", was, ["life"], after, label)];
   const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
   const at = (record: object, key: string) => (record as Record<string, unknown>)[key];
   return keys.flatMap((key): Edit[] =>
@@ -125,7 +125,7 @@ function partEdits(was: Horse, now: Horse, part: "life" | "prescription"): Edit[
           {
             table: "horses",
             id: was.id,
-            path: [part, key],
+            path: ["life", key],
             was: at(before, key),
             now: at(after, key),
             label,
@@ -140,15 +140,12 @@ function leftOf(why: HorseFormValues["left"], was: Horse | undefined, today: str
   return was?.left?.why === why ? was.left : { on: today, why };
 }
 
-/** Work and prescription without their emptied fields; gone where nothing of them was filled in. */
-function lifeOf({ life, prescription }: Partial<Horse>) {
+/** Work and ground without their emptied fields; gone where nothing of them was filled in. */
+function lifeOf({ life }: Partial<Horse>) {
   const said = clean(life);
   const anything = Object.values(said).some((one) => (Array.isArray(one) ? one.length > 0 : one !== false));
-  const asked = clean(prescription);
-  const prescribed = Object.values(asked).some((one) => !Array.isArray(one) || one.length > 0);
   return {
     life: anything ? { work: [], footing: [], goes: [], conditions: [], ...said } : undefined,
-    prescription: prescribed ? { by: "", until: "", feet: [], ...asked } : undefined,
   };
 }
 

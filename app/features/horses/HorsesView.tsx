@@ -6,7 +6,7 @@ import { cycleOf, type RosterRow } from "~core/cycle/dayPlan";
 import { dueReason, workInWords, type CycleState } from "~core/cycle/dueWords";
 import type { Reading } from "~core/foot/records/reading";
 import { feetOfHorse } from "~core/visit/feetOfHorse";
-import type { Horse } from "~core/record/horse";
+import { vetCases, type Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { FourFeet } from "~app/drawing/FourFeet";
@@ -155,7 +155,7 @@ function HorseRow({
   const wording = useWording();
   const flags = [
     ...(horse.habits ? [{ text: "Take care", className: "ember" }] : []),
-    ...(horse.use === "vet plan" ? [{ text: "Vet’s plan", className: "strong" }] : []),
+    ...(vetCases(horse).length > 0 ? [{ text: "Vet’s plan", className: "strong" }] : []),
     ...(horse.showOn ? [{ text: `Show ${shortDay(horse.showOn)}`, className: "brass" }] : []),
     ...(coming ? [{ text: `Planned ${shortDay(coming.date)}`, className: "verdigris" }] : []),
   ];

@@ -8,7 +8,15 @@ import { useWording } from "~app/ui/useWording";
 import { withPicturesWorker } from "~app/workers/pictures";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { TRACE } from "~core/photo/fill";
-import { PHOTO_MARKS, PHOTO_VIEW_FACTS, PHOTO_VIEWS, type PhotoView } from "~core/photo/views";
+import {
+  isMeasured,
+  MEASURED_VIEWS,
+  PHOTO_MARKS,
+  PHOTO_VIEW_FACTS,
+  PHOTO_VIEWS,
+  type MeasuredView,
+  type PhotoView,
+} from "~core/photo/views";
 import type { Photo } from "~core/photo/photoRecord";
 import type { Moment } from "~core/foot/records/reading";
 import type { StageContext } from "~app/stage/stageContext";
@@ -28,12 +36,15 @@ interface PhotoPanelProps {
 
 /** The photographs of this foot by view: take or choose one, or let the simulated camera take it. */
 export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
-  const { visit, limb, feet } = context;
+  const { visit, file, limb, feet } = context;
   const wording = useWording();
   const { save } = useEdits();
   const [, setSearch] = useSearchParams();
   const [busy, setBusy] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
+  // A foot of a case is pictured from the front and at its defect too.
+  const inCase = file.cases.some(({ status, feet: own }) => status === "open" && own.includes(limb));
+  const views = inCase ? PHOTO_VIEWS : MEASURED_VIEWS;
   const photos = feet[limb].photos.filter((photo) => photo.moment === moment);
   const open = (id: string) =>
     setSearch(
@@ -93,7 +104,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
       ...(focalPx !== undefined && { focalPx }),
     };
   };
-  const simulate = (view: PhotoView) =>
+  const simulate = (view: MeasuredView) =>
     take(
       view,
       async () => {
@@ -124,7 +135,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
           {trouble}
         </p>
       )}
-      {PHOTO_VIEWS.map((view) => (
+      {views.map((view) => (
         <section key={view} className="photo-view" aria-label={PHOTO_VIEW_FACTS[view].name}>
           <h3>{PHOTO_VIEW_FACTS[view].name}</h3>
           <p className="quiet">
@@ -146,9 +157,11 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
               disabled={busy !== undefined}
               onFile={(file) => void take(view, () => Promise.resolve({ file }), false)}
             />
-            <TextButton disabled={busy !== undefined} onClick={() => void simulate(view)}>
-              Simulated camera
-            </TextButton>
+            {isMeasured(view) && (
+              <TextButton disabled={busy !== undefined} onClick={() => void simulate(view)}>
+                Simulated camera
+              </TextButton>
+            )}
           </div>
         </section>
       ))}

@@ -10,6 +10,7 @@ import type { BoundOverrides } from "../survey/ratios";
 import { footRatios, type Ratio } from "../survey/ratios";
 import type { UndistortedOutline } from "../parametric/surveyedOutline";
 import { surveyOfRecord } from "../records/keptSurvey";
+import type { FilmedSole } from "../survey/filmed";
 import type { SolarMarks } from "../survey/frame";
 import type { SoleSurvey } from "../survey/survey";
 import type { Walls } from "../survey/walls";
@@ -36,6 +37,8 @@ export interface FootState {
 /** All that the rules look at: this foot now, what it is held against, and how to say it. */
 export interface FootFacts extends FootState {
   moment: Moment;
+  /** The radiograph that centre of rotation and tip are taken off, in place of estimates. */
+  filmed?: FilmedSole | undefined;
   /** The foot as it is drawn: what was measured, filled up with a guess, and the names of the guesses. */
   drawn: FootParameters;
   guessed: readonly Measure[];

@@ -16,6 +16,8 @@ export interface CorEstimates {
   bars?: number;
   /** Where the diagonals from seat of corn to opposite toe quarter cross. */
   diagonals?: number;
+  /** Off a radiograph, which then stands for the median too. */
+  film?: number;
   median: number;
   /** Largest minus smallest, 0 with one way only. */
   spread: number;
