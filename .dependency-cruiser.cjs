@@ -34,6 +34,7 @@ const FLOORS = [
     herd: ["cycle", "visit"],
     outcome: ["cycle", "visit"],
     casework: ["cycle", "visit"],
+    sheet: ["cycle", "visit", "casework"],
   },
 ];
 

@@ -162,7 +162,7 @@ export const CASES: Readonly<Record<string, CasePlan>> = {
         shoeings: 6,
         asks: {},
         exit: [
-          { kind: "defect under", under: 15 },
+          { kind: "defect under", under: 5 },
           { kind: "grown down", least: 50 },
         ],
       },

@@ -10,7 +10,7 @@ export interface DemoPicture {
   limb: Limb;
   view: PhotoView;
   /** Which visit, counted from the last. */
-  back: 1 | 2;
+  back: number;
   moment: Moment;
   width: number;
   height: number;

@@ -9,7 +9,7 @@ const LARGEST_FILE = 8 * 1024 * 1024;
 
 const { count, size, warnings } = await generateSW({
   globDirectory: CLIENT,
-  globPatterns: ["**/*.{html,js,css,woff2,svg,webmanifest,wasm,jpg}"],
+  globPatterns: ["**/*.{html,js,css,woff2,svg,webmanifest,wasm,jpg,dcm}"],
   swDest: join(CLIENT, "offline.js"),
   mode: "production",
   inlineWorkboxRuntime: true,

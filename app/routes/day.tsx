@@ -1,30 +1,25 @@
 import { useMemo } from "react";
 import { data } from "react-router";
+import { CARE_TABLES, readCare } from "~app/data/cases";
 import { readDay } from "~app/data/planning";
 import { rosterOf } from "~app/data/queries";
 import { DayView } from "~app/features/day/DayView";
 import { todayHere } from "~app/ui/days";
 import { readsOnly } from "~app/ui/readsOnly";
+import { useCaseRows } from "~app/ui/useCaseRows";
 import { useRecords } from "~app/ui/useRecords";
+import { alertsByHorse } from "~core/casework/caseBoard";
 import { isIsoDate } from "~core/calendar/date";
 import { planOfDay } from "~core/rounds/daySheet";
 import type { Route } from "./+types/day";
 
 export async function clientLoader({ params: { date } }: Route.ClientLoaderArgs) {
   if (!isIsoDate(date)) throw data(null, { status: 404, statusText: "That is no day of the calendar." });
-  return { ...(await readDay(date, todayHere())), date };
+  const day = await readDay(date, todayHere());
+  return { ...day, care: await readCare(day.cases), date };
 }
 
-export const shouldRevalidate = readsOnly(
-  "horses",
-  "yards",
-  "visits",
-  "shoes",
-  "cases",
-  "readings",
-  "forged",
-  "nailSizes",
-);
+export const shouldRevalidate = readsOnly("horses", "yards", ...CARE_TABLES, "forged", "nailSizes");
 
 export const meta: Route.MetaFunction = ({ params }) => [{ title: `Day sheet ${params.date} · Plumbline` }];
 
@@ -36,5 +31,6 @@ export default function DayRoute({ loaderData }: Route.ComponentProps) {
     const names = new Set(plan.stops.flatMap(({ jobs }) => jobs.map(({ horse }) => horse.id)));
     return planned.filter(({ horse }) => names.has(horse.id));
   }, [plan, planned]);
-  return <DayView key={date} {...{ date, plan, load }} log={forged} nails={nailSizes} />;
+  const alerts = alertsByHorse(useCaseRows(loaderData.care, date));
+  return <DayView key={date} {...{ date, plan, load, alerts }} log={forged} nails={nailSizes} />;
 }

@@ -1,30 +1,25 @@
 import { useMemo } from "react";
 import { loadDrafts } from "~app/data/drafts";
+import { CARE_TABLES, readCare } from "~app/data/cases";
 import { readCalls, readPlanning } from "~app/data/planning";
 import { rosterOf } from "~app/data/queries";
 import { RoundsView } from "~app/features/rounds/RoundsView";
 import { todayHere } from "~app/ui/days";
 import { readsOnly } from "~app/ui/readsOnly";
 import { useRecords } from "~app/ui/useRecords";
+import { useCaseRows } from "~app/ui/useCaseRows";
 import { useSettings } from "~app/ui/useWording";
+import { alertsByHorse } from "~core/casework/caseBoard";
 import type { Route } from "./+types/rounds";
 
 export async function clientLoader() {
   const today = todayHere();
   await loadDrafts("rounds/");
   const [planning, told] = await Promise.all([readPlanning(today), readCalls(today)]);
-  return { ...planning, ...told, today };
+  return { ...planning, ...told, care: await readCare(planning.cases), today };
 }
 
-export const shouldRevalidate = readsOnly(
-  "horses",
-  "yards",
-  "visits",
-  "shoes",
-  "cases",
-  "appointments",
-  "calls",
-);
+export const shouldRevalidate = readsOnly("horses", "yards", ...CARE_TABLES, "appointments", "calls");
 
 export const meta: Route.MetaFunction = () => [{ title: "Rounds · Plumbline" }];
 
@@ -33,5 +28,6 @@ export default function RoundsRoute({ loaderData }: Route.ComponentProps) {
   const { appointments, calls, shoesSet, today } = records;
   const rows = useMemo(() => rosterOf(records), [records]);
   const { rounds } = useSettings();
-  return <RoundsView {...{ rows, appointments, calls, today }} settings={rounds} shoes={shoesSet} />;
+  const alerts = alertsByHorse(useCaseRows(loaderData.care, today));
+  return <RoundsView {...{ rows, appointments, calls, alerts, today }} settings={rounds} shoes={shoesSet} />;
 }

@@ -1,11 +1,13 @@
 import { useMemo } from "react";
 import { feetByHorse, readLastReadings, readRosterRecords, rosterOf } from "~app/data/queries";
+import { CARE_TABLES, readCare } from "~app/data/cases";
 import { demoMadeFor } from "~app/data/rounds";
 import { session } from "~app/data/session";
 import { TodayView } from "~app/features/today/TodayView";
 import { todayHere } from "~app/ui/days";
 import { readsOnly } from "~app/ui/readsOnly";
 import { useRecords } from "~app/ui/useRecords";
+import { useCaseRows } from "~app/ui/useCaseRows";
 import { dayPlan } from "~core/cycle/dayPlan";
 import type { Route } from "./+types/today";
 
@@ -18,12 +20,13 @@ export async function clientLoader({ request }: Route.ClientLoaderArgs) {
     ...records,
     today,
     readings: await readLastReadings(shown),
+    care: await readCare(records.cases),
     madeFor: session.round === "own" ? undefined : await demoMadeFor(session.round),
     wanted: wanted === "demo" && session.round !== "demo" ? ("demo" as const) : undefined,
   };
 }
 
-export const shouldRevalidate = readsOnly("horses", "yards", "visits", "shoes", "cases", "readings");
+export const shouldRevalidate = readsOnly("horses", "yards", ...CARE_TABLES);
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Plumbline" }];
 
@@ -40,5 +43,7 @@ export default function TodayRoute({ loaderData }: Route.ComponentProps) {
       ),
     [plan, readings],
   );
-  return <TodayView {...{ today, plan, feet, madeFor, wanted }} empty={rows.length === 0} />;
+  const cases = useCaseRows(loaderData.care, today);
+  const names = Object.fromEntries(rows.map(({ horse }) => [horse.id, horse.name]));
+  return <TodayView {...{ today, plan, feet, cases, names, madeFor, wanted }} empty={rows.length === 0} />;
 }

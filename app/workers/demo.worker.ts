@@ -1,5 +1,6 @@
 import { expose } from "comlink";
 import { makeFirstDay } from "~demo/firstDay";
+import { demoFilms } from "~demo/filmed";
 import { demoPhotos } from "~demo/pictured";
 import { makeDemoRound, type DemoProgress } from "~demo/generate";
 import type { Records } from "~core/record/tables";
@@ -15,22 +16,26 @@ const demoWorker = {
   ): Promise<Records> => {
     if (kind === "first-day") return makeFirstDay(today);
     const records = makeDemoRound(today, DEMO_SEED, report);
-    await Promise.all(demoPhotos(records).map((one) => addPicture(records, one)));
+    await Promise.all([
+      ...demoPhotos(records).map(async ({ photo, file }) => {
+        if (await addPicture(records, photo.pictureId, file)) records.photos.push(photo);
+      }),
+      ...demoFilms(records).map(async ({ film, file }) => {
+        if (await addPicture(records, film.pictureId, file)) records.films.push(film);
+      }),
+    ]);
     return records;
   },
 };
 
-/** Adds a photograph with its picture; where the file cannot be had the round goes without it. */
-async function addPicture(
-  records: Records,
-  { photo, file }: ReturnType<typeof demoPhotos>[number],
-): Promise<void> {
+/** Adds a shipped picture; false where its file cannot be had: the round goes without it. */
+async function addPicture(records: Records, id: string, file: string): Promise<boolean> {
   const answer = await fetch(`/demo/${file}`).catch(() => undefined);
-  if (!answer?.ok) return;
+  if (!answer?.ok) return false;
   const bytes = new Uint8Array(await answer.arrayBuffer());
   const text = Array.from(bytes, (one) => String.fromCharCode(one)).join("");
-  records.pictures.push({ id: photo.pictureId, type: "image/jpeg", data: btoa(text) });
-  records.photos.push(photo);
+  records.pictures.push({ id, type: "image/jpeg", data: btoa(text) });
+  return true;
 }
 export type DemoWorker = typeof demoWorker;
 

@@ -94,7 +94,24 @@ async function simulate(
   return transfer({ bytes, truth: truthInPicture(scene, camera, true) }, [bytes]);
 }
 
-const picturesWorker = { prepare, simulate };
+/** A kept picture made small enough for a sheet, as JPEG. */
+async function shrink(
+  picture: Blob,
+  edgePx: number,
+): Promise<{ bytes: Uint8Array<ArrayBuffer>; width: number; height: number } | undefined> {
+  const bitmap = await createImageBitmap(picture).catch(() => undefined);
+  if (!bitmap) return undefined;
+  const scale = Math.min(1, edgePx / Math.max(bitmap.width, bitmap.height));
+  const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
+  const canvas = new OffscreenCanvas(width, height);
+  canvas.getContext("2d")?.drawImage(bitmap, 0, 0, width, height);
+  bitmap.close();
+  const blob = await canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY });
+  const bytes = new Uint8Array(await blob.arrayBuffer());
+  return transfer({ bytes, width, height }, [bytes.buffer]);
+}
+
+const picturesWorker = { prepare, simulate, shrink };
 export type PicturesWorker = typeof picturesWorker;
 
 expose(picturesWorker);

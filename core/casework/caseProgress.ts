@@ -50,9 +50,16 @@ export function caseProgress(
     limb,
     kind,
     target,
-    points,
+    points: sinceCase(one, points),
     byGrowth: from === "defect" ? grown(one, name, limb, records, context) : [],
   };
+}
+
+/** From the day on which the case was opened, with the last value before it. */
+function sinceCase({ opened }: Case, points: Progress["points"]): Progress["points"] {
+  if (opened === undefined) return points;
+  const first = points.findIndex(({ date }) => date >= opened);
+  return first < 0 ? points.slice(-1) : points.slice(Math.max(0, first - 1));
 }
 
 function visitPoints(name: ProgressName, limb: Limb, { readings, visits }: CaseRecords): Progress["points"] {
@@ -127,7 +134,8 @@ function grown(
     wallMm === undefined
   )
     return [];
-  const { below, length, date } = first;
+  const { below, length, above, date } = first;
+  const wall = above === undefined ? wallMm : below + length + above;
   const days = Math.max(0, daysBetween(date, today));
   const line: Progress["byGrowth"] = [];
   for (let day = 0; ; day = Math.min(day + STEP_DAYS, days)) {
@@ -138,8 +146,8 @@ function grown(
       date: at,
       value:
         name === "defect length"
-          ? Math.max(0, Math.min(below + length + horn, wallMm) - upper)
-          : Math.min(upper, wallMm),
+          ? Math.max(0, Math.min(below + length + horn, wall) - upper)
+          : Math.min(upper, wall),
     });
     if (day >= days) return line;
   }

@@ -14,6 +14,8 @@ export interface DefectThen {
   length?: number | undefined;
   width?: number | undefined;
   below?: number | undefined;
+  /** Its lower end from the ground. */
+  above?: number | undefined;
   area?: number | undefined;
   wall?: WallPlace | undefined;
   gone?: boolean | undefined;
@@ -37,8 +39,7 @@ export function defectsOf(
     if (photo.limb !== limb || photo.view !== "defect" || !photo.scale) return [];
     const read = readDefectPhoto({ ...photo, scale: photo.scale }, HAND_SD_MM);
     if (!read.ok || Object.keys(read.value.defect).length === 0) return [];
-    const { length, width, below, area } = read.value.defect;
-    return [{ date: photo.date, from: "picture", length, width, below, area }];
+    return [{ date: photo.date, from: "picture", ...read.value.defect }];
   });
   const kinds = OWN_FINDS[kind] ?? [];
   const finds = looks.flatMap((look): DefectThen[] => {

@@ -1,8 +1,8 @@
 import type { Stage } from "../constants/stages";
 import type { AnimalKind } from "../foot/toeYardstick";
 
-/** Where a caution stands: a stage of a visit, or the forge. */
-type CautionPlace = Stage | "forge";
+/** Where a caution stands: a stage of a visit, the forge, a radiograph, a case. */
+type CautionPlace = Stage | "forge" | "film" | "case";
 
 /** A caution: short enough to be read aloud in ten seconds a line, and where in a visit it stands. */
 export interface Caution {
@@ -44,6 +44,25 @@ export const CAUTIONS: readonly Caution[] = [
       "Suspected laminitis is an emergency of its own.",
     ],
     stages: ["watch"],
+  },
+  {
+    id: "beam",
+    title: "Radiographs are the vet’s",
+    lines: [
+      "Who takes them, who holds horse and plate, and how far off everybody stands is the vet’s to say.",
+      "Numbers here are measures, no diagnosis. Read them together.",
+    ],
+    stages: ["film"],
+  },
+  {
+    id: "plan",
+    title: "Under a vet’s plan",
+    lines: [
+      "Drugs, feed and diagnosis are the vet’s. So is every change of the plan.",
+      "A raise is temporary. What is spared here is loaded there.",
+      "Worse, lame or hot between visits: call, do not wait for the next stage.",
+    ],
+    stages: ["case"],
   },
   {
     id: "body",

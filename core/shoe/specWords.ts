@@ -1,3 +1,4 @@
+import type { PrescriptionAsks } from "./prescription";
 import { WEAR_SECTOR_NAMES, WEAR_SECTORS, type WearSector } from "../foot/wear";
 import type { Wording } from "../foot/wording";
 import { SIDES } from "../foot/limb";
@@ -196,3 +197,17 @@ export const differencesInWords = (was: Specification, now: Specification, wordi
         `${wording.inOwnWords(SPEC_NAMES[field])} ${fieldInWords(was, field, wording)}, now ${fieldInWords(now, field, wording)}`,
     )
     .join("; ");
+
+/** What is asked of a shoe, field by field: "type straight bar", "raise 3.0°". */
+export function asksInWords(asks: PrescriptionAsks, wording: Wording): string[] {
+  const fields = (["type", "toe", "toeEdge", "support", "pad"] as const satisfies SpecField[]).flatMap(
+    (field) => {
+      const value = asks[field];
+      return value === undefined ? [] : [wording.inOwnWords(`${SPEC_NAMES[field].toLowerCase()} ${value}`)];
+    },
+  );
+  const { raiseDeg } = asks;
+  return raiseDeg === undefined
+    ? fields
+    : [...fields, raiseDeg === 0 ? "level" : `raised ${wording.angle(raiseDeg)}`];
+}

@@ -75,6 +75,20 @@ export function laidFilms(limb: Limb, { films = [], readings, shoes }: FilmRecor
     });
 }
 
+/** The foot's length about the day of a film, mm: bearing length as it was measured nearest to it, within three weeks. */
+export function filmFootLength(
+  film: Pick<Film, "limb" | "date">,
+  readings: readonly Reading[],
+): number | undefined {
+  return readings
+    .filter(
+      ({ limb, date, values }) =>
+        limb === film.limb && values.bearingLength && Math.abs(daysBetween(date, film.date)) <= TOGETHER_DAYS,
+    )
+    .sort((a, b) => Math.abs(daysBetween(a.date, film.date)) - Math.abs(daysBetween(b.date, film.date)))[0]
+    ?.values.bearingLength?.value;
+}
+
 /** What the newest film tells of a foot on a day. */
 export const filmedOn = (limb: Limb, day: IsoDate, records: FilmRecords): FilmedSole | undefined =>
   laidFilms(limb, records).findLast(

@@ -1,5 +1,6 @@
 import { shortDay } from "~app/ui/days";
 import { FootBoard } from "~app/ui/FootBoard";
+import { CasesHere } from "~app/ui/CasesHere";
 import { LivingFinds } from "~app/ui/LivingFinds";
 import { useWording } from "~app/ui/useWording";
 import { LIMBS } from "~core/foot/limb";
@@ -60,6 +61,7 @@ export function ArriveStage(context: StageContext) {
             </>
           )}
         </dl>
+        <CasesHere file={file} day={visit.date} />
         <LivingFinds file={file} outlooks={outlooks} day={visit.date} visitId={visit.id} />
         {visit.status === "planned" ? (
           <StartPanel {...context} />

@@ -2,6 +2,8 @@ import { CAUTIONS } from "~core/caution/cautions";
 import { STAGE_NAMES } from "~core/constants/stages";
 import "./cautions.css";
 
+const PLACE_NAMES = { ...STAGE_NAMES, forge: "Forge", film: "Radiographs", case: "Cases" };
+
 /** All cautions on one page; in a visit each stands where its step is. */
 export function CautionsView() {
   return (
@@ -24,10 +26,7 @@ export function CautionsView() {
               <p key={line}>{line}</p>
             ))}
             {stages.length > 0 && (
-              <p className="quiet">
-                Shown at:{" "}
-                {stages.map((stage) => (stage === "forge" ? "Forge" : STAGE_NAMES[stage])).join(", ")}
-              </p>
+              <p className="quiet">Shown at: {stages.map((stage) => PLACE_NAMES[stage]).join(", ")}</p>
             )}
           </section>
         ))}

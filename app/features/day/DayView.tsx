@@ -6,6 +6,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { minutesInWords, type DayPlan } from "~core/cycle/dayPlan";
 import { dueReason } from "~core/cycle/dueWords";
+import type { CaseAlert } from "~core/casework/caseStanding";
 import { jobName } from "~core/cycle/jobMinutes";
 import type { PlannedHorse } from "~core/visit/comingShoes";
 import type { Forged } from "~core/forge/forgeRecord";
@@ -19,10 +20,12 @@ interface DayProps {
   load: PlannedHorse[];
   log: Forged[];
   nails: NailRow[];
+  /** What of a horse's cases cannot wait. */
+  alerts: Record<string, CaseAlert[]>;
 }
 
 /** One day on paper: where, when, who, what to watch, what to load. */
-export function DayView({ date, plan, load, log, nails }: DayProps) {
+export function DayView({ date, plan, load, log, nails, alerts }: DayProps) {
   const wording = useWording();
   const { stops, horses, workMinutes } = plan;
   const out = async (kind: "ics" | "csv") => {
@@ -83,6 +86,11 @@ export function DayView({ date, plan, load, log, nails }: DayProps) {
                       {visit.vetAt && <span className="strong">Vet at {visit.vetAt}. </span>}
                       {horse.habits && <span className="ember strong">{horse.habits} </span>}
                       {last?.watch}
+                      {(alerts[horse.id] ?? []).map(({ says }) => (
+                        <span key={says} className="strong day-case">
+                          {says}
+                        </span>
+                      ))}
                     </td>
                   </tr>
                 ))}

@@ -5,6 +5,7 @@ import type { HorseFile } from "~app/data/queries";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { shortDay } from "~app/ui/days";
 import { FootBoard } from "~app/ui/FootBoard";
+import { CasesHere } from "~app/ui/CasesHere";
 import { LivingFinds } from "~app/ui/LivingFinds";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
@@ -14,7 +15,7 @@ import { planVisit, startVisit } from "~core/record/planVisit";
 import type { Visit } from "~core/record/visit";
 import { listed } from "~core/rounds/words";
 import { Happened } from "./Happened";
-import { ThenNow } from "./ThenNow";
+import { ThenNow } from "~app/ui/ThenNow";
 import { Timeline } from "./Timeline";
 import { Trend } from "./Trend";
 import { Wait } from "./Wait";
@@ -109,6 +110,22 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           ) : (
             <p className="quiet">No visit signed yet: the first one sets the due date.</p>
           )}
+          <CasesHere file={file} day={today} />
+          <p className="horse-care">
+            {!horse.left && (
+              <Link className="link" to={`/horses/${horse.id}/cases/new`}>
+                Open a case
+              </Link>
+            )}
+            <Link className="link" to={`/horses/${horse.id}/films`}>
+              Radiographs{file.films.length > 0 ? ` (${file.films.length})` : ""}
+            </Link>
+            {last && (
+              <Link className="link" to={`/horses/${horse.id}/sheets?for=owner`}>
+                Sheet for the owner
+              </Link>
+            )}
+          </p>
           <LivingFinds file={file} outlooks={outlooks} day={today} />
         </section>
         {last?.next && cycle && !horse.left && (

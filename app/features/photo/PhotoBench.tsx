@@ -13,9 +13,9 @@ import { sidesChanged, TRACE } from "~core/photo/fill";
 import { PHOTO_MARKS, PHOTO_VIEW_FACTS, photoMarkFacts } from "~core/photo/views";
 import type { Photo } from "~core/photo/photoRecord";
 import type { StageContext } from "~app/stage/stageContext";
-import { MarkList } from "./MarkList";
+import { MarkList } from "~app/ui/MarkList";
 import { PhotoNumbers, PhotoTrust } from "./PhotoSaid";
-import { PicturePane } from "./PicturePane";
+import { PicturePane } from "~app/drawing/PicturePane";
 import { ScaleLength } from "./ScaleLength";
 import { CORNERS, scaleOf, SCALE_ENDS, usePhotoMarks } from "./usePhotoMarks";
 import { useMarkAgain } from "./useMarkAgain";
@@ -125,15 +125,15 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const issues = reading && !reading.ok ? reading.issues : (found?.issues ?? []);
   const tooEarly = photo.view === "sole" && !("marks" in solarFrame(marked.points));
   return (
-    <div className="photo-bench">
-      <div className="photo-head">
+    <div className="marking">
+      <div className="marking-head">
         <Button onClick={leave}>‹ All photographs</Button>
         <h2>
           {PHOTO_VIEW_FACTS[photo.view].name}, {wording.limb(limb)}
         </h2>
         {photo.simulated && <span className="brass strong">simulated: no real foot</span>}
       </div>
-      <div className="photo-picture">
+      <div className="marking-picture">
         {missing && (
           <p className="ember">
             The picture itself is not in this browser’s store. Its marks and readings are kept.
@@ -156,8 +156,8 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
           />
         )}
       </div>
-      <aside className="photo-side">
-        <section className="photo-step" aria-label="Next mark" aria-live="polite">
+      <aside className="marking-side">
+        <section className="marking-step" aria-label="Next mark" aria-live="polite">
           {next ? (
             <>
               <p className="quiet">
@@ -168,9 +168,9 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
                     : `${handles.length - traced.length + 1} of ${all.length}`}{" "}
                 · tap it on the picture
               </p>
-              <p className="photo-next">{factsOf(next).name}</p>
+              <p className="marking-next">{factsOf(next).name}</p>
               <p>{factsOf(next).find}</p>
-              <p className="photo-acts">
+              <p className="marking-acts">
                 {factsOf(next).optional && !again.marking && (
                   <TextButton onClick={() => setSkipped([...skipped, next])}>Skip this one</TextButton>
                 )}
@@ -182,8 +182,8 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             </>
           ) : again.marking ? (
             <>
-              <p className="photo-next">All marks placed a second time.</p>
-              <p className="photo-acts">
+              <p className="marking-next">All marks placed a second time.</p>
+              <p className="marking-acts">
                 <Button type="primary" onClick={again.keep}>
                   Keep the pairs
                 </Button>
@@ -191,7 +191,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             </>
           ) : (
             <>
-              <p className="photo-next">All marks placed. Drag any of them, or use the arrow keys.</p>
+              <p className="marking-next">All marks placed. Drag any of them, or use the arrow keys.</p>
               {found && <TextButton onClick={again.start}>Mark it again, without looking</TextButton>}
               {photo.view === "sole" && (
                 <TextButton onClick={() => setTracing(true)}>
@@ -237,7 +237,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             </p>
           ))}
         {found && !again.marking && <PhotoNumbers numbers={found.numbers} />}
-        <details className="photo-marks" hidden={again.marking}>
+        <details className="marking-list" hidden={again.marking}>
           <summary>Marks</summary>
           <MarkList
             marks={all.map((mark) => ({

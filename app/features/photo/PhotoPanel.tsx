@@ -1,5 +1,5 @@
 import { TextButton } from "~app/ui/TextButton";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { keepPicture, type KeptPicture } from "~app/data/pictures";
 import { storageTrouble } from "~app/data/trouble";
@@ -21,6 +21,7 @@ import type { Photo } from "~core/photo/photoRecord";
 import type { Moment } from "~core/foot/records/reading";
 import type { StageContext } from "~app/stage/stageContext";
 import { CORNERS } from "./usePhotoMarks";
+import { TakeButton } from "~app/ui/TakeButton";
 import { usePicture } from "~app/ui/usePicture";
 import "./photo.css";
 
@@ -151,7 +152,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
                 onOpen={() => open(photo.id)}
               />
             ))}
-          <div className="photo-acts">
+          <div className="marking-acts">
             <TakeButton
               label={`Take or choose: ${PHOTO_VIEW_FACTS[view].name.toLowerCase()}`}
               disabled={busy !== undefined}
@@ -166,44 +167,6 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
         </section>
       ))}
     </div>
-  );
-}
-
-function TakeButton({
-  label,
-  disabled,
-  onFile,
-}: {
-  label: string;
-  disabled: boolean;
-  onFile: (file: File) => void;
-}) {
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <input
-        ref={input}
-        className="visually-hidden"
-        type="file"
-        accept="image/jpeg,image/png,image/webp,image/heic,image/heif"
-        aria-label={label}
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = "";
-          if (file) onFile(file);
-        }}
-      />
-      <button
-        type="button"
-        className="photo-take"
-        disabled={disabled}
-        aria-label={label}
-        onClick={() => input.current?.click()}
-      >
-        Take or choose
-      </button>
-    </>
   );
 }
 

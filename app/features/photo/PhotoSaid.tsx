@@ -44,7 +44,7 @@ export function PhotoNumbers({ numbers }: Pick<PhotoReading, "numbers">) {
   };
   return (
     <>
-      <table className="photo-numbers" aria-label="What the picture says">
+      <table className="marking-numbers" aria-label="What the picture says">
         <tbody>
           {numbers.map(({ name, value, unit, band }) => (
             <tr key={name}>

@@ -5,6 +5,7 @@ import { Link, useSearchParams } from "react-router";
 import type { PlanningRecords } from "~app/data/planning";
 import { useShown } from "~app/ui/useShown";
 import { useWording } from "~app/ui/useWording";
+import type { CaseAlert } from "~core/casework/caseStanding";
 import { addDays } from "~core/calendar/date";
 import { boardGroups, boardRows, GROUPINGS, type BoardRow, type Grouping } from "~core/cycle/board";
 import { dueReason } from "~core/cycle/dueWords";
@@ -15,10 +16,11 @@ const [BEFORE, AFTER] = [28, 56];
 
 interface BoardProps extends PlanningRecords {
   today: string;
+  alerts: Record<string, CaseAlert[]>;
 }
 
 /** Every horse's window on one time line, the late ones first. */
-export function BoardView({ rows, today }: BoardProps) {
+export function BoardView({ rows, today, alerts }: BoardProps) {
   const [search, setSearch] = useSearchParams();
   const asked = search.get("by") as Grouping | null;
   const by = asked && GROUPINGS.includes(asked) ? asked : "late first";
@@ -71,7 +73,7 @@ export function BoardView({ rows, today }: BoardProps) {
             </h2>
             <ul>
               {members.map((row) => (
-                <Row key={row.horse.id} row={row} x={x} />
+                <Row key={row.horse.id} row={row} x={x} alerts={alerts[row.horse.id] ?? []} />
               ))}
             </ul>
           </section>
@@ -92,7 +94,13 @@ function firstRows(groups: ReturnType<typeof boardGroups>, most: number) {
   });
 }
 
-function Row({ row, x }: { row: BoardRow; x: (day: number) => number }) {
+interface RowProps {
+  row: BoardRow;
+  x: (day: number) => number;
+  alerts: readonly CaseAlert[];
+}
+
+function Row({ row, x, alerts }: RowProps) {
   const wording = useWording();
   const { horse, yard, last, done, opens, due, over, planned } = row;
   const at = (day: number) => Math.max(0, Math.min(100, x(day)));
@@ -122,6 +130,11 @@ function Row({ row, x }: { row: BoardRow; x: (day: number) => number }) {
               : ""
             : `, planned ${planned <= 0 ? "today" : dayjs().add(planned, "day").format("ddd D MMM")}`}
         </span>
+        {alerts.map(({ says, level }) => (
+          <span key={says} className={`board-alert ${level === "act" ? "ember" : "verdigris"}`}>
+            {says}
+          </span>
+        ))}
       </Link>
     </li>
   );

@@ -2,6 +2,7 @@ import { Segmented } from "antd";
 import { Link } from "react-router";
 import type { PlanningRecords } from "~app/data/planning";
 import { useView } from "~app/ui/useView";
+import type { CaseAlert } from "~core/casework/caseStanding";
 import type { Call } from "~core/record/call";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import { CallsView } from "./CallsView";
@@ -14,7 +15,15 @@ import "./rounds.css";
 const VIEWS = { plan: "Plan", board: "Cycles", year: "Half a year", calls: "Calls", days: "Days" } as const;
 
 /** Who is due when, and days that work. */
-export function RoundsView(props: PlanningRecords & { today: string; calls: Call[]; shoes: ShoeRecord[] }) {
+export function RoundsView(
+  props: PlanningRecords & {
+    today: string;
+    calls: Call[];
+    shoes: ShoeRecord[];
+    /** What of a horse's cases cannot wait. */
+    alerts: Record<string, CaseAlert[]>;
+  },
+) {
   const { view, show } = useView<keyof typeof VIEWS>(VIEWS, "plan");
   const { rows, settings } = props;
   return (

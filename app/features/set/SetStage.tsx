@@ -12,6 +12,7 @@ import { NoteField } from "~app/stage/NoteField";
 import { ShoeOverlay } from "~app/drawing/ShoeOverlay";
 import { useShoe } from "~app/stage/useShoe";
 import type { StageContext } from "~app/stage/stageContext";
+import { Answers } from "./Answers";
 import { HotFits } from "./HotFits";
 import { NailButtons } from "./NailButtons";
 import { NailNotes } from "./NailNotes";
@@ -75,6 +76,7 @@ export function SetStage(context: StageContext) {
             <Packing context={context} shoeing={shoeing} />
           )}
           <SetSteps context={context} shoeing={shoeing} />
+          <Answers {...context} />
           <div className="trim-actions">
             <Button
               type="primary"

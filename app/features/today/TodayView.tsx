@@ -1,6 +1,8 @@
 import { Link } from "react-router";
 import { minutesInWords, type DayPlan, type PlannedJob, type Stop } from "~core/cycle/dayPlan";
 import { dueReason, workInWords } from "~core/cycle/dueWords";
+import { alertsByHorse, type CaseRow } from "~core/casework/caseBoard";
+import type { CaseAlert } from "~core/casework/caseStanding";
 import type { FeetOfHorse } from "~core/visit/feetOfHorse";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { FourFeet } from "~app/drawing/FourFeet";
@@ -18,13 +20,18 @@ interface TodayProps {
   feet: Record<string, FeetOfHorse>;
   /** No horse at all yet. */
   empty: boolean;
+  /** The open cases as they stand. */
+  cases: CaseRow[];
+  /** Of the horses, by id. */
+  names: Readonly<Record<string, string>>;
   madeFor: string | undefined;
   /** The address asked for the demo round. */
   wanted: "demo" | undefined;
 }
 
 /** Where to be, in order, and who is waiting. */
-export function TodayView({ today, plan, feet, empty, madeFor, wanted }: TodayProps) {
+export function TodayView({ today, plan, feet, cases, names, empty, madeFor, wanted }: TodayProps) {
+  const alerts = alertsByHorse(cases);
   const next = plan.stops.flatMap(({ jobs }) => jobs).find(({ visit }) => visit.status !== "signed");
   return (
     <div className="today">
@@ -61,7 +68,7 @@ export function TodayView({ today, plan, feet, empty, madeFor, wanted }: TodayPr
           </>
         )}
         {plan.stops.map((stop) => (
-          <StopSection key={stop.yard.id} stop={stop} feet={feet} />
+          <StopSection key={stop.yard.id} stop={stop} feet={feet} alerts={alerts} />
         ))}
         {!empty && plan.stops.length === 0 && (
           <section className="empty">
@@ -77,7 +84,7 @@ export function TodayView({ today, plan, feet, empty, madeFor, wanted }: TodayPr
           </section>
         )}
       </div>
-      {!empty && <Waiting plan={plan} today={today} />}
+      {!empty && <Waiting plan={plan} cases={cases} names={names} today={today} />}
     </div>
   );
 }
@@ -107,7 +114,13 @@ function FirstSteps({ start }: { start: boolean }) {
   );
 }
 
-function StopSection({ stop, feet }: { stop: Stop; feet: Record<string, FeetOfHorse> }) {
+interface StopProps {
+  stop: Stop;
+  feet: Record<string, FeetOfHorse>;
+  alerts: Record<string, CaseAlert[]>;
+}
+
+function StopSection({ stop, feet, alerts }: StopProps) {
   return (
     <section className="stop" aria-label={stop.yard.name}>
       <p className="stop-time brass">{stop.at ?? "—"}</p>
@@ -116,7 +129,12 @@ function StopSection({ stop, feet }: { stop: Stop; feet: Record<string, FeetOfHo
           {stop.yard.name} <span className="stop-access quiet">{stop.yard.access}</span>
         </h2>
         {stop.jobs.map((job) => (
-          <JobRow key={job.visit.id} job={job} feet={feet[job.horse.id] ?? {}} />
+          <JobRow
+            key={job.visit.id}
+            job={job}
+            feet={feet[job.horse.id] ?? {}}
+            alerts={alerts[job.horse.id] ?? []}
+          />
         ))}
       </div>
     </section>
@@ -125,7 +143,13 @@ function StopSection({ stop, feet }: { stop: Stop; feet: Record<string, FeetOfHo
 
 const FINISH_WORDS = { "full set": "full set", fronts: "fronts", trim: "trim" } as const;
 
-function JobRow({ job, feet }: { job: PlannedJob; feet: FeetOfHorse }) {
+interface JobProps {
+  job: PlannedJob;
+  feet: FeetOfHorse;
+  alerts: readonly CaseAlert[];
+}
+
+function JobRow({ job, feet, alerts }: JobProps) {
   const { horse, visit, cycle, last } = job;
   const wording = useWording();
   const state = visit.status === "signed" ? "signed" : visit.status === "open" ? "open" : undefined;
@@ -159,8 +183,15 @@ function JobRow({ job, feet }: { job: PlannedJob; feet: FeetOfHorse }) {
       <div className="job-watch">
         {visit.vetAt && <p className="strong">Vet at {visit.vetAt}</p>}
         {horse.habits && <p className="ember">{horse.habits}</p>}
+        {alerts.map(({ says, level }) => (
+          <p key={says} className={level === "act" ? "ember strong" : "verdigris strong"}>
+            {says}
+          </p>
+        ))}
         {last?.watch && <p>{last.watch}</p>}
-        {!horse.habits && !last?.watch && !visit.vetAt && <p className="quiet">Nothing to watch.</p>}
+        {!horse.habits && !last?.watch && !visit.vetAt && alerts.length === 0 && (
+          <p className="quiet">Nothing to watch.</p>
+        )}
       </div>
     </Link>
   );

@@ -1,16 +1,42 @@
 import { Button } from "antd";
 import { Link } from "react-router";
 import { planVisit } from "~core/record/planVisit";
+import type { CaseRow } from "~core/casework/caseBoard";
 import type { DayPlan, WaitingHorse } from "~core/cycle/dayPlan";
+import { CaseAlerts } from "~app/ui/CaseAlerts";
 import { useEdits } from "~app/ui/useEdits";
 
 const MOST_BEHIND = 7;
 const MOST_OPEN = 6;
 
+interface WaitingProps {
+  plan: DayPlan;
+  cases: readonly CaseRow[];
+  /** Of the horses, by id. */
+  names: Readonly<Record<string, string>>;
+  today: string;
+}
+
 /** Who is over the due day or in the window and not in today's plan; one press plans the horse for today. */
-export function Waiting({ plan, today }: { plan: DayPlan; today: string }) {
+export function Waiting({ plan, cases, names, today }: WaitingProps) {
   return (
     <aside className="waiting" aria-label="Waiting">
+      {cases.length > 0 && (
+        <section className="waiting-cases" aria-label="Cases">
+          <h2>
+            <Link to="/cases">Cases</Link>
+          </h2>
+          {cases.every(({ alerts }) => alerts.length === 0) && (
+            <p className="quiet">{cases.length} under way, nothing overdue.</p>
+          )}
+          {cases.map(({ one, alerts }) => (
+            <CaseAlerts key={one.id} alerts={alerts} horseId={one.horseId} name={names[one.horseId] ?? ""} />
+          ))}
+          <Link className="link" to="/cases">
+            All {cases.length}
+          </Link>
+        </section>
+      )}
       <h2>Falling behind</h2>
       {plan.behind.length === 0 && <p className="quiet">Nobody.</p>}
       <ul>

@@ -1,5 +1,6 @@
 import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from "@cantoo/pdf-lib";
 import type { Pattern, PatternLayer } from "./pattern";
+import { printable } from "./printable";
 import { RULER_MM, rulerTicks } from "./svg";
 
 /** Sheets that printers hold, mm, upright. */
@@ -40,18 +41,6 @@ const room = (sheet: Sheet): [number, number] => [
   SHEETS[sheet][0] - 2 * MARGIN_MM,
   SHEETS[sheet][1] - 2 * MARGIN_MM - RULER_ROOM_MM,
 ];
-
-/** What the printed face can write: its own letters, else the letter without its accents, else a question mark. */
-function printable(text: string, font: PDFFont): string {
-  const can = new Set(font.getCharacterSet());
-  return [...text.normalize("NFC")]
-    .map((sign) => {
-      if (can.has(sign.codePointAt(0) ?? 0)) return sign;
-      const bare = sign.normalize("NFD").replace(/\p{M}/gu, "");
-      return bare !== "" && can.has(bare.codePointAt(0) ?? 0) ? bare : "?";
-    })
-    .join("");
-}
 
 /**
  * The pattern as a PDF at true size on sheets of one kind, tiled with a lap and crosses to join them by where it is

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from "react";
-import { MarkHandles, type Handle } from "~app/drawing/MarkHandles";
-import { svgPoint } from "~app/drawing/svgPoint";
+import { MarkHandles, type Handle } from "./MarkHandles";
+import { svgPoint } from "./svgPoint";
 import { distance, type Vector } from "~core/geometry/vector";
+import "./marking.css";
 
 interface PicturePaneProps {
   url: string;
@@ -9,7 +10,10 @@ interface PicturePaneProps {
   height: number;
   handles: readonly Handle<string>[];
   /** Closed outline through the card's corners. */
-  card: readonly Vector[];
+  card?: readonly Vector[];
+  /** What is drawn over the picture, in its pixels; `thick` is the width of a thin line. */
+  over?: (thick: number) => React.ReactNode;
+  name?: string;
   selected: string | undefined;
   /** What the next tap places; a tap places nothing without it. */
   armed: string | undefined;
@@ -33,8 +37,22 @@ const LOUPE = { across: 150, zoom: 3.2 };
 
 /** A picture that is zoomed by wheel or pinch, moved by drag, and marked by tap; a loupe shows the mark in hand. */
 export function PicturePane(props: PicturePaneProps) {
-  const { url, width, height, handles, card, selected, armed, step, onPlace, onSelect, onMove, onDrop } =
-    props;
+  const {
+    url,
+    width,
+    height,
+    handles,
+    card = [],
+    over,
+    name = "The photograph with its marks",
+    selected,
+    armed,
+    step,
+    onPlace,
+    onSelect,
+    onMove,
+    onDrop,
+  } = props;
   const svg = useRef<SVGSVGElement>(null);
   const [looking, setLooking] = useState<Looking>({ middle: [width / 2, height / 2], zoom: 1 });
   const fingers = useRef(new Map<number, Vector>());
@@ -129,7 +147,7 @@ export function PicturePane(props: PicturePaneProps) {
         className={armed === undefined ? "picture-svg" : "picture-svg picture-armed"}
         viewBox={box.join(" ")}
         role="group"
-        aria-label="The photograph with its marks"
+        aria-label={name}
         onPointerDown={onDown}
         onPointerMove={onPointerMove}
         onPointerUp={onUp}
@@ -143,6 +161,7 @@ export function PicturePane(props: PicturePaneProps) {
             style={{ strokeWidth: width / 500 / pxPerUnit }}
           />
         )}
+        {over?.(width / 900 / pxPerUnit)}
         <g
           style={{ "--handle": `${width / 700 / pxPerUnit}` } as React.CSSProperties}
           className="picture-handles"

@@ -1,0 +1,13 @@
+import type { PDFFont } from "@cantoo/pdf-lib";
+
+/** What the printed face can write: its own letters, else the letter without its accents, else a question mark. */
+export function printable(text: string, font: PDFFont): string {
+  const can = new Set(font.getCharacterSet());
+  return [...text.normalize("NFC")]
+    .map((sign) => {
+      if (can.has(sign.codePointAt(0) ?? 0)) return sign;
+      const bare = sign.normalize("NFD").replace(/\p{M}/gu, "");
+      return bare !== "" && can.has(bare.codePointAt(0) ?? 0) ? bare : "?";
+    })
+    .join("");
+}

@@ -1,0 +1,31 @@
+import { expect, openDemo, test } from "./round";
+test("zz", async ({ page }) => {
+  page.setDefaultTimeout(8000);
+  await openDemo(page);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const shot = async (name: string, url?: string, full = false) => {
+    if (url) await page.goto(url);
+    await expect(page.getByRole("heading").first()).toBeVisible();
+    await page.waitForTimeout(900);
+    await page.screenshot({ path: `/tmp/shots/${name}.png`, fullPage: full });
+  };
+  await shot("today", "/");
+  await shot("cases", "/cases");
+  await page.getByRole("link", { name: /Major Oak/ }).first().click();
+  await page.waitForTimeout(500);
+  await shot("case-oak", undefined, true);
+  await page.goto("/cases");
+  await page.getByRole("link", { name: /Damson/ }).first().click();
+  await page.waitForTimeout(500);
+  await shot("case-damson", undefined, true);
+  await page.getByRole("link", { name: "Look at them" }).click();
+  await page.waitForTimeout(500);
+  await shot("films", undefined, true);
+  await page.getByRole("link", { name: /Left fore, from the side/ }).first().click();
+  await page.waitForTimeout(1200);
+  await shot("film", undefined, true);
+  await page.goto("/cases");
+  await page.getByRole("link", { name: /Mossback/ }).first().click();
+  await page.waitForTimeout(500);
+  await shot("case-moss", undefined, true);
+});
