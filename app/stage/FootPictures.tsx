@@ -26,6 +26,8 @@ interface FootPicturesProps {
   tiltDeg?: number | undefined;
   /** True once the sole was surveyed: halves are measured, not estimated. */
   surveyed?: boolean;
+  /** The radiograph that centre of rotation and tip are taken off, in words. */
+  filmed?: string | undefined;
   tables?: React.ReactNode;
 }
 
@@ -33,7 +35,18 @@ const count = (marks: SolarMarks | undefined) => Object.keys(marks ?? {}).length
 
 /** Sole, side and rear at one scale, and what of them is only a guess. */
 export function FootPictures(props: FootPicturesProps) {
-  const { foot, ghost, ghostName, guessed, filledName, sole, sideAims, tiltDeg, surveyed = false } = props;
+  const {
+    foot,
+    ghost,
+    ghostName,
+    guessed,
+    filledName,
+    sole,
+    sideAims,
+    tiltDeg,
+    surveyed = false,
+    filmed,
+  } = props;
   const { planned } = props;
   const wording = useWording();
   const guess = guessed.length === MEASURES.length && count(sole?.marks) === 0;
@@ -70,6 +83,7 @@ export function FootPictures(props: FootPicturesProps) {
         {ghost && ghostName && <span>dashed: {ghostName} · </span>}
         {(planned ?? sole?.planned) && <span className="verdigris">dotted: planned · </span>}
         {sole?.shape && <span className="verdigris">green: the foot’s own shape · </span>}
+        {filmed && <span className="verdigris">{filmed} · </span>}
         {guess
           ? "nothing measured yet: this is a pale guess"
           : guessed.length > 0

@@ -78,6 +78,15 @@ function footStanding(
         answers: stage.exit.map((test) => ({ test, answer: answerExit(test, facts, wording) })),
       };
     });
+  // A film that came after the last visit tells something new before the next one.
+  const [last, film] = [visits.at(-1), newestFilm(records, limb, day)];
+  if (last && film !== undefined && film > last.date) {
+    const facts = exitFactsAt(one, limb, last, records, film);
+    tested.push({
+      date: film,
+      answers: stage.exit.map((test) => ({ test, answer: answerExit(test, facts, wording) })),
+    });
+  }
   const latest = tested.at(-1)?.answers ?? [];
   const ready =
     one.status === "open" && latest.length > 0 && latest.every(({ answer }) => answer.state === "met");
@@ -94,6 +103,13 @@ function footStanding(
     overdue: one.status === "open" && !ready && stage.shoeings !== undefined && shoeings > stage.shoeings,
   };
 }
+
+const newestFilm = ({ films }: CaseRecords, limb: Limb, day: IsoDate): IsoDate | undefined =>
+  films
+    .filter((film) => film.limb === limb && film.view === "lateral" && film.date <= day)
+    .map(({ date }) => date)
+    .sort()
+    .at(-1);
 
 /** What of a case cannot wait, in words. */
 export interface CaseAlert {

@@ -2,7 +2,7 @@ import type { Case } from "../case/caseRecord";
 import { stageAt } from "../case/standing";
 import type { ExitFacts } from "../case/exitTests";
 import { stoodQuietly } from "../case/observation";
-import { daysBetween } from "../calendar/date";
+import { daysBetween, type IsoDate } from "../calendar/date";
 import { sideByHand } from "../foot/records/byHand";
 import { frogPlane } from "../foot/frogPlane";
 import { pairOf, type Limb } from "../foot/limb";
@@ -62,10 +62,19 @@ export function shoeingsSince(
   );
 }
 
-/** What one foot of a case shows at a visit, in the stage in which it is then. */
-export function exitFactsAt(one: Case, limb: Limb, visit: Visit, records: CaseRecords): ExitFacts {
+/**
+ * What one foot of a case shows at a visit, in the stage in which it is then; with the radiographs up to a day, that of the
+ * visit where none is said.
+ */
+export function exitFactsAt(
+  one: Case,
+  limb: Limb,
+  visit: Visit,
+  records: CaseRecords,
+  until: IsoDate = visit.date,
+): ExitFacts {
   const { readings, shoes } = records;
-  const at = stageAt(one, limb, visit.date);
+  const at = stageAt(one, limb, until);
   const { before, after, values } = leftAt(readings, visit.id, limb);
   const pair = leftAt(readings, visit.id, pairOf(limb));
   const side = {
@@ -80,7 +89,7 @@ export function exitFactsAt(one: Case, limb: Limb, visit: Visit, records: CaseRe
       (one) =>
         one.limb === limb &&
         one.view === "lateral" &&
-        one.date <= visit.date &&
+        one.date <= until &&
         (at?.since === undefined || one.date >= at.since),
     )
     .sort((a, b) => a.date.localeCompare(b.date))

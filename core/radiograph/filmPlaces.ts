@@ -10,6 +10,9 @@ export interface FilmPlaces {
   toe: number;
   frogTack?: number;
   wideTack?: number;
+  /** Sole under the tip, and the palmar angle, as the film reads them. */
+  soleMm?: number | undefined;
+  palmarAngleDeg: number;
 }
 
 /**
@@ -48,6 +51,8 @@ export function filmPlaces(
   return {
     tip: along(tip),
     toe,
+    soleMm: read.value.lateral.soleDepth?.tip,
+    palmarAngleDeg: read.value.lateral.palmarAngle,
     ...(frogTack && { frogTack: along(frogTack) }),
     ...(wideTack && { wideTack: along(wideTack) }),
   };

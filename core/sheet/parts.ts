@@ -68,11 +68,11 @@ export function fourNumbers(feet: Record<Limb, VisitFoot>, noise: Noise, wording
           const was = of(then);
           if (was === undefined) return show(value, wording);
           const changed = changeSince(value, was, noiseOf(noise));
-          return `${show(value, wording)}${changed.real ? ` (was ${show(was, wording)})` : " (no change)"}`;
+          return `${show(value, wording)}${changed.real ? ` (was ${show(was, wording)})` : ", same"}`;
         }),
       ];
     }),
-    note: "As they were left; in brackets against the last visit. A change within the noise of measuring is none.",
+    note: "As they were left. In brackets the last visit; the same is what lies within the noise of measuring.",
   };
 }
 

@@ -36,7 +36,9 @@ export const picturesOf = ({ parts }: Pick<Sheet, "parts">): string[] =>
 export function contentsOf(sheet: Sheet): string[] {
   const pictures = picturesOf(sheet).length;
   const rows = sheet.parts.reduce((sum, part) => sum + (part.kind === "table" ? part.rows.length : 0), 0);
-  const headings = sheet.parts.flatMap((part) => (part.kind === "heading" ? [part.text.toLowerCase()] : []));
+  const headings = sheet.parts.flatMap((part) =>
+    part.kind === "heading" ? [part.text.charAt(0).toLowerCase() + part.text.slice(1)] : [],
+  );
   return [
     `${sheet.title}: ${sheet.subtitle}`,
     pictures === 0 ? "no pictures" : pictures === 1 ? "one picture" : `${pictures} pictures`,

@@ -41,7 +41,8 @@ p{margin:4px 0}
 .strong{font-weight:700}
 table{width:100%;border-collapse:collapse;margin:6px 0}
 th,td{text-align:left;vertical-align:top;padding:5px 10px 5px 0;border-bottom:1px solid #d8d1c3;font-variant-numeric:tabular-nums}
-thead th{font-size:13px;color:#5e625f}
+thead th{font-size:13px;color:#5e625f;overflow-wrap:normal}
+td:last-child{overflow-wrap:normal}
 dl{display:grid;grid-template-columns:max-content 1fr;gap:3px 14px;margin:6px 0}
 dt{color:#5e625f}dd{margin:0}
 ul{margin:6px 0;padding-left:18px}

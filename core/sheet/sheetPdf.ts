@@ -9,7 +9,7 @@ const QUIET = rgb(0.369, 0.384, 0.373);
 const RULE = rgb(0.847, 0.82, 0.765);
 const BRASS = rgb(0.604, 0.42, 0.086);
 /** No smaller is read without a glass: what does not fit one page then goes on to the next. */
-const SMALLEST = 0.62;
+const SMALLEST = 0.7;
 const STEP = 0.04;
 
 interface Fonts {
@@ -89,7 +89,7 @@ class Writer {
         for (const item of part.items) this.text(item, { left: 10, bullet: true });
         return;
       case "facts":
-        return this.table(part.rows, [0.22, 0.78]);
+        return this.text(part.rows.map(([name, value]) => `${name}: ${value}`).join("   ·   "));
       case "table":
         this.table([part.head, ...part.rows], part.widths ?? shares(part.head.length), true);
         if (part.note) this.text(part.note, { colour: QUIET, points: 8.5 });
@@ -181,7 +181,7 @@ class Writer {
   private pictures(pictures: readonly { pictureId: string; caption: string }[]): void {
     const [across, gap, points] = [4, 8, 7.5 * this.size];
     const wide = (this.width - gap * (across - 1)) / across;
-    const high = wide * 0.75;
+    const high = wide * 0.72;
     for (let at = 0; at < pictures.length; at += across) {
       const row = pictures.slice(at, at + across).map((one) => ({
         ...one,

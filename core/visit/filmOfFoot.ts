@@ -67,7 +67,14 @@ export function laidFilms(limb: Limb, { films = [], readings, shoes }: FilmRecor
       return [
         {
           film,
-          filmed: { corY, tipY: corY + places.tip, date: film.date, standIn: film.standIn },
+          filmed: {
+            corY,
+            tipY: corY + places.tip,
+            soleMm: places.soleMm,
+            palmarAngleDeg: places.palmarAngleDeg,
+            date: film.date,
+            standIn: film.standIn,
+          },
           survey,
           reading,
         },

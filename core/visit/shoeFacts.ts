@@ -3,6 +3,7 @@ import type { VisitFacts } from "./findings";
 import type { NailFree } from "./nailFree";
 import { frogPlane } from "../foot/frogPlane";
 import { landingOf } from "../gait/watching";
+import { THIN_SOLE_FILM_MM } from "../foot/survey/filmed";
 import { SIDES, type Side } from "../foot/limb";
 import { presentFinds, sideOfFind, type Find } from "../foot/records/look";
 import { wornSide, type WearSector } from "../foot/wear";
@@ -91,7 +92,9 @@ export function shoeFactsOf({
     ...(axisDeg !== undefined && axisDeg < 0 && { brokenBackDeg: -axisDeg }),
     slopingPastern: measures.pasternAngle !== undefined && measures.pasternAngle < SLOPING_DEG,
     crackAt: crack && sideOfFind(crack),
-    ...(facts.sulcusDepthMm !== undefined && { thinSole: facts.sulcusDepthMm < THIN_SULCUS_MM }),
+    ...(facts.filmed?.soleMm !== undefined
+      ? { thinSole: facts.filmed.soleMm < THIN_SOLE_FILM_MM }
+      : facts.sulcusDepthMm !== undefined && { thinSole: facts.sulcusDepthMm < THIN_SULCUS_MM }),
     poorWall: has("cavity"),
     whiteLineSeparated: has("white line"),
     hornMm,

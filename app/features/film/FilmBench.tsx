@@ -122,7 +122,7 @@ export function FilmBench({
                 selected={selected}
                 armed={next?.name}
                 step={STEP_PX}
-                over={(thick) => <FilmLines film={live} measures={measured} thick={thick} />}
+                over={(thick) => <FilmLines film={live} measures={measured} thick={2.4 * thick} />}
                 onPlace={put}
                 onSelect={setSelected}
                 onMove={(mark, at) => place(mark, at, false)}

@@ -246,6 +246,11 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
         }))}
         tiltDeg={facts.rear.hairlineTilt}
         surveyed={surveyed}
+        filmed={
+          facts.filmed && surveyed
+            ? `centre of rotation and tip off the ${facts.filmed.standIn ? "stand-in " : ""}radiograph of ${shortDay(facts.filmed.date)}`
+            : undefined
+        }
         tables={<FootTables facts={facts} />}
       />
       {way === "lane" && lane.laneView({ picture: sidePicture, onEnd })}

@@ -21,13 +21,21 @@ export function FootTables({ facts }: { facts: FootFacts }) {
     ["COR by the apex", mm(survey.cor?.apex)],
     ["COR by the bars", mm(survey.cor?.bars)],
     ["COR by the diagonals", mm(survey.cor?.diagonals)],
-    ["COR, median", mm(survey.cor?.median)],
+    ...(facts.filmed
+      ? [
+          [`COR by the radiograph of ${shortDay(facts.filmed.date)}`, mm(survey.cor?.film)] as [
+            string,
+            string,
+          ],
+        ]
+      : []),
+    [facts.filmed ? "COR, as it counts" : "COR, median", mm(survey.cor?.median)],
     ["Its spread", mm(survey.cor?.spread)],
     ["Front half", mm(survey.front)],
     ["Back half, where the heels ought to be", mm(survey.back)],
     ["Support, where they are", mm(survey.support)],
     ["Toe excess", mm(survey.toeExcess)],
-    ["Coffin tip, estimate", mm(survey.coffinTip)],
+    [facts.filmed ? "Coffin tip, by the radiograph" : "Coffin tip, estimate", mm(survey.coffinTip)],
     ["Breakover by survey", mm(survey.breakover)],
     [
       wording.inOwnWords("Half width, medial / lateral"),

@@ -22,6 +22,9 @@ const dorsalMinusHeel = ({ measures, side }: FootFacts) =>
     ? undefined
     : measures.dorsalAngle - side.heelAngle;
 
+/** Lower than this on a radiograph a bone lies flat, deg: usual is 3 to 8, less a degree for the marks. Source: veterinary convention. */
+const LOW_PALMAR_DEG = 2;
+
 /** Rules that read the side view. */
 export const SIDE_RULES: readonly Rule[] = [
   {
@@ -32,6 +35,16 @@ export const SIDE_RULES: readonly Rule[] = [
     insteadOf: ["broken-back", "underrun"],
     see: (facts) => {
       const axis = axisOf(facts);
+      const { palmarAngleDeg, date } = facts.filmed ?? {};
+      // What a radiograph shows is no suspicion any more.
+      if (palmarAngleDeg !== undefined)
+        return palmarAngleDeg >= LOW_PALMAR_DEG
+          ? undefined
+          : {
+              level: "ask the vet",
+              text: `A low bone angle: ${facts.wording.angle(palmarAngleDeg)} against the ground.`,
+              evidence: `On the radiograph of ${date ?? ""}; about 3 to 8° is usual.`,
+            };
       const { hairlineAngle, heelLength } = facts.side;
       const { toeLength, heelHeightMedial, heelHeightLateral } = facts.measures;
       const heel =

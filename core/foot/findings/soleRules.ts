@@ -1,3 +1,4 @@
+import { THIN_SOLE_FILM_MM } from "../survey/filmed";
 import { levelBeyond, levelOf } from "../level";
 import { boundsOf } from "../survey/ratios";
 import { corDisagrees } from "../survey/survey";
@@ -19,15 +20,25 @@ export const SOLE_RULES: readonly Rule[] = [
     subject: "sole",
     when: "Collateral sulcus beside the point of the frog shallower than 10 mm",
     next: "Trim and pare as little as possible, no hot fit. A radiograph settles it.",
-    see: ({ sulcusDepthMm, wording }) =>
-      sulcusDepthMm === undefined || sulcusDepthMm >= THIN_SULCUS_MM
+    see: ({ sulcusDepthMm, filmed, wording }) => {
+      // A radiograph settles it, either way.
+      if (filmed?.soleMm !== undefined)
+        return filmed.soleMm >= THIN_SOLE_FILM_MM
+          ? undefined
+          : {
+              level: "act",
+              text: `A thin sole: ${wording.cut(Math.floor(2 * filmed.soleMm) / 2)} under the tip of the bone.`,
+              evidence: `On the radiograph of ${filmed.date}; under ${wording.length(THIN_SOLE_FILM_MM)} is thin.`,
+            };
+      return sulcusDepthMm === undefined || sulcusDepthMm >= THIN_SULCUS_MM
         ? undefined
         : {
             level: "act",
             // Down to the half: 9.6 must not read as 10.
             text: `Probably a thin sole: the sulcus beside the frog is ${wording.cut(Math.floor(2 * sulcusDepthMm) / 2)} deep.`,
             evidence: `An estimate from outside: under ${wording.length(THIN_SULCUS_MM)} below a straightedge.`,
-          },
+          };
+    },
   },
   {
     id: "frog-shrinking",

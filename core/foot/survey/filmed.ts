@@ -4,9 +4,18 @@ import type { SoleSurvey } from "./survey";
 export interface FilmedSole {
   corY: number;
   tipY: number;
+  /** Sole under the tip, mm, where it was marked, and the palmar or plantar angle, deg. */
+  soleMm?: number | undefined;
+  palmarAngleDeg?: number | undefined;
   date: string;
   standIn: boolean;
 }
+
+/**
+ * A sole thinner than this on a radiograph is a thin one, mm. Assumption, because about 15 mm is usual and a film is read to
+ * some mm only.
+ */
+export const THIN_SOLE_FILM_MM = 12;
 
 /** Breakover lies so far ahead of the tip, mm on a foot of size 1, as in the survey by marks. Source: trade practice. */
 const AHEAD_OF_TIP_MM = 6;

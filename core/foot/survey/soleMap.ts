@@ -103,7 +103,10 @@ export function soleMap(
     put({
       id: "cor",
       layer: "centre",
-      name: "Centre of rotation, the ways’ middle",
+      name:
+        survey.cor.film === undefined
+          ? "Centre of rotation, the ways’ middle"
+          : "Centre of rotation, off a radiograph",
       mm: survey.cor.median,
       draw: [across(survey.cor.median, 0.8)],
     });
@@ -114,7 +117,8 @@ export function soleMap(
     put({
       id: "tip",
       layer: "toe",
-      name: "Tip of the bone, an estimate",
+      name:
+        survey.cor?.film === undefined ? "Tip of the bone, an estimate" : "Tip of the bone, off a radiograph",
       mm: survey.coffinTip,
       draw: [across(survey.coffinTip, 0.4)],
     });
