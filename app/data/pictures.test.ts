@@ -52,4 +52,38 @@ describe("a store of an earlier version", () => {
     ]);
     now.close();
   });
+
+  test("a vet’s plan that stood on a horse is a case of its own there, and the horse goes by its work", async () => {
+    const before = new Dexie("with a plan");
+    before.version(9).stores({
+      horses: "id, yardId",
+      visits: "id, horseId",
+      drafts: "key",
+      journal: "++seq, sitting",
+      facts: "key",
+    });
+    await before.table("horses").bulkPut([
+      {
+        id: "h",
+        name: "Dunlin",
+        use: "vet plan",
+        finish: "fronts",
+        prescription: { by: "the vet", until: "2026-12-01", feet: ["LF"], says: "" },
+      },
+      { id: "i", name: "Teasel", use: "roads", finish: "fronts" },
+    ]);
+    await before.table("visits").put({ id: "v", horseId: "h", notes: {} });
+    before.close();
+    const now = openDatabase("with a plan");
+    expect(await now.horses.toArray()).toEqual([
+      { id: "h", name: "Dunlin", use: "riding", finish: "fronts" },
+      { id: "i", name: "Teasel", use: "roads", finish: "fronts" },
+    ]);
+    const cases = await now.cases.where("status").equals("open").toArray();
+    expect(
+      cases.map(({ horseId, lead, feet, prescription }) => [horseId, lead, feet, prescription?.by]),
+    ).toEqual([["h", "vet", ["LF"], "the vet"]]);
+    expect((await now.visits.get("v"))?.observed).toEqual({});
+    now.close();
+  });
 });

@@ -40,9 +40,7 @@ export function CasesHere({ file, day }: { file: HorseFile; day: string }) {
             <CaseAlerts alerts={caseAlerts(standing, wording)} horseId={file.horse.id} />
             <ul>
               {feet.map((foot) => {
-                const unmet = (foot.tested.at(-1)?.answers ?? []).filter(
-                  ({ answer }) => answer.state !== "met",
-                );
+                const unmet = (foot.latest?.answers ?? []).filter(({ answer }) => answer.state !== "met");
                 return (
                   <li key={foot.limb}>
                     <b>{foot.limb}</b> {foot.stage ? standingInWords(foot) : "no stages"}

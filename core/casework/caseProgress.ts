@@ -126,16 +126,10 @@ function grown(
   const first = defectsOf(one, limb, records).find(
     ({ below, length }) => below !== undefined && length !== undefined,
   );
-  if (
-    !first ||
-    first.below === undefined ||
-    first.length === undefined ||
-    perDay === undefined ||
-    wallMm === undefined
-  )
-    return [];
+  if (first?.below === undefined || first.length === undefined || perDay === undefined) return [];
   const { below, length, above, date } = first;
   const wall = above === undefined ? wallMm : below + length + above;
+  if (wall === undefined) return [];
   const days = Math.max(0, daysBetween(date, today));
   const line: Progress["byGrowth"] = [];
   for (let day = 0; ; day = Math.min(day + STEP_DAYS, days)) {

@@ -26,6 +26,8 @@ export interface FootStanding {
   shoeings: number;
   /** At every visit of the stage, oldest first. */
   tested: TestedVisit[];
+  /** What counts now: the last of these, or the one before it while a visit is under way that has not measured all. */
+  latest?: TestedVisit;
   /** Every test met at the last visit: it can leave the stage. */
   ready: boolean;
   /** Its shoeings are worn through and the tests are not met. */
@@ -87,9 +89,15 @@ function footStanding(
       answers: stage.exit.map((test) => ({ test, answer: answerExit(test, facts, wording) })),
     });
   }
-  const latest = tested.at(-1)?.answers ?? [];
+  const latest = tested.findLast(
+    ({ date, answers }, at) =>
+      at === 0 ||
+      answers.every(({ answer }) => answer.state !== "not measured") ||
+      !visits.some((visit) => visit.date === date && visit.status === "open"),
+  );
+  const answers = latest?.answers ?? [];
   const ready =
-    one.status === "open" && latest.length > 0 && latest.every(({ answer }) => answer.state === "met");
+    one.status === "open" && answers.length > 0 && answers.every(({ answer }) => answer.state === "met");
   return {
     limb,
     stage,
@@ -99,6 +107,7 @@ function footStanding(
     of: own.length,
     shoeings,
     tested,
+    ...(latest && { latest }),
     ready,
     overdue: one.status === "open" && !ready && stage.shoeings !== undefined && shoeings > stage.shoeings,
   };
@@ -175,7 +184,7 @@ export function caseAlerts(
 /** "Raised, 3rd shoeing of 3: 2 of 3 tests met". */
 export function standingInWords(foot: FootStanding): string {
   if (!foot.stage) return "no stage for this foot";
-  const answers = foot.tested.at(-1)?.answers ?? [];
+  const answers = foot.latest?.answers ?? [];
   const met = answers.filter(({ answer }) => answer.state === "met").length;
   const count =
     foot.stage.shoeings === undefined

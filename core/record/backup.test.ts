@@ -71,6 +71,34 @@ describe("readBackup", () => {
   });
 });
 
+describe("a backup of version 9", () => {
+  const old = (horse: object) => {
+    const made = JSON.parse(file()) as { version: number; records: Record<string, unknown[]> };
+    delete made.records["cases"];
+    delete made.records["films"];
+    return JSON.stringify({
+      ...made,
+      version: 9,
+      records: { ...made.records, horses: [{ ...(made.records["horses"]?.[0] as object), ...horse }] },
+    });
+  };
+
+  test("a prescription on the horse comes back as its case, every row checked", () => {
+    const back = readBackup(
+      old({ prescription: { by: "the vet", until: "2026-12-01", feet: ["LF"], says: "Bar." } }),
+    );
+    expect(
+      back.ok && back.value.records.cases.map(({ horseId, prescription }) => [horseId, prescription?.says]),
+    ).toEqual([["h", "Bar."]]);
+    expect(back.ok && back.value.records.horses[0]).not.toHaveProperty("prescription");
+  });
+
+  test("a damaged one is refused at the case that would be made of it", () => {
+    const back = readBackup(old({ prescription: { by: "", until: "soon", feet: [] } }));
+    expect(!back.ok && back.issues.map(({ path }) => path)).toContain("records.cases.0.prescription.until");
+  });
+});
+
 describe("a file with much that is wrong", () => {
   const rows = (count: number, row: unknown) => Array.from({ length: count }, () => row);
   const withTables = (records: Record<string, unknown>) =>

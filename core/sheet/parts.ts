@@ -82,9 +82,7 @@ export function whatWasDone(feet: Record<Limb, VisitFoot>, wording: Wording): st
     const { cuts, shoe } = feet[limb];
     const taken = CUTS.flatMap((cut) => {
       const mm = cuts[cut];
-      return mm === undefined || mm === 0
-        ? []
-        : [`${wording.inOwnWords(CUT_NAMES[cut])} ${wording.length(mm)}`];
+      return mm === undefined || mm === 0 ? [] : [`${wording.inOwnWords(CUT_NAMES[cut])} ${wording.cut(mm)}`];
     });
     const parts = [
       ...(taken.length > 0 ? [`taken off: ${taken.join(", ")}`] : []),

@@ -50,6 +50,7 @@ ul{margin:6px 0;padding-left:18px}
 figure{margin:0}figure img{width:100%;height:150px;object-fit:cover;border:1px solid #d8d1c3;background:#14171a}
 figcaption{font-size:13px;color:#5e625f}
 form{border:1px solid #d8d1c3;border-left:5px solid #1e6b63;padding:14px 18px;margin-top:26px;display:grid;gap:10px}
+form[hidden]{display:none}
 form h2{margin:0}
 form label{display:grid;gap:2px;font-weight:600}
 form .row{display:grid;grid-template-columns:repeat(auto-fill,minmax(180px,1fr));gap:10px}

@@ -198,7 +198,7 @@ function stageParts(
       widths: [0.11, 0.25, 0.25, 0.27, 0.12],
       rows: feet.flatMap((foot) => {
         if (!foot.stage) return [];
-        const latest = foot.tested.at(-1);
+        const { latest } = foot;
         const head = [
           sentenceCase(wording.limb(foot.limb)),
           `${standingInWords(foot)}${foot.since ? `, since ${day(foot.since)}` : ""}`,

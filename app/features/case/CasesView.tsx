@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { sentenceCase } from "~core/foot/wording";
 import type { Horse } from "~core/record/horse";
 import { standingInWords } from "~core/casework/caseStanding";
 import type { CaseRow } from "~core/casework/caseBoard";
@@ -71,13 +72,15 @@ export function CasesView({
                 {prescription && (
                   <span className={prescription.state === "valid" ? "quiet" : "ember strong"}>
                     Prescribed until {shortDay(prescription.until)}
+                    {prescription.state === "expires" && `, ${prescription.days} days left`}
+                    {prescription.state === "expired" && ", run out"}
                   </span>
                 )}
                 {alerts
                   .filter(({ kind }) => kind !== "expires" && kind !== "expired")
                   .map(({ says, level }) => (
                     <span key={says} className={level === "act" ? "ember strong" : "verdigris strong"}>
-                      <Fractions text={says.slice(name.length + 2)} />
+                      <Fractions text={sentenceCase(says.slice(name.length + 2))} />
                     </span>
                   ))}
               </span>

@@ -22,7 +22,7 @@ export function FootStage({ one, foot, today }: { one: Case; foot: FootStanding;
   const wording = useWording();
   const { save } = useEdits();
   const [because, setBecause] = useState<string>();
-  const { limb, stage, since, next, shoeings, tested, ready, overdue } = foot;
+  const { limb, stage, since, next, shoeings, tested, latest, ready, overdue } = foot;
   const name = wording.limb(limb);
   const open = one.status === "open";
   const goOn = (why: string) => {
@@ -40,7 +40,6 @@ export function FootStage({ one, foot, today }: { one: Case; foot: FootStanding;
     );
   const key = `${stage.id} ${limb}`;
   const visits = tested.slice(-5);
-  const latest = tested.at(-1);
   return (
     <section className="foot-stage sheet" aria-label={name}>
       <h3>

@@ -60,7 +60,12 @@ export function caseFormEdits(
       `How is it seen that “${open.name}” has done its work? Every stage but the last wants an exit.`,
     );
   }
-  if (!was) return ok([make("cases", read.data, `case of ${read.data.kind}`)]);
+  if (!was) {
+    const said = Object.fromEntries(
+      Object.entries(read.data).filter(([, value]) => value !== undefined),
+    ) as Case;
+    return ok([make("cases", said, `case of ${said.kind}`)]);
+  }
   return ok(
     ASKED.flatMap((key) =>
       sameValue(was[key], read.data[key])

@@ -46,7 +46,11 @@ import { WallsEntry } from "./WallsEntry";
 import { signedBefore } from "~core/record/visit";
 import { WhichSide } from "./WhichSide";
 import { WayTabs, wayOf } from "./WayTabs";
+import type { FilmedSole } from "~core/foot/survey/filmed";
 import "./bench.css";
+
+const radiographOf = ({ standIn, date }: FilmedSole): string =>
+  `${standIn ? "stand-in " : ""}radiograph of ${shortDay(date)}`;
 
 interface FootBenchProps extends StageContext {
   moment: Moment;
@@ -247,9 +251,10 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
         tiltDeg={facts.rear.hairlineTilt}
         surveyed={surveyed}
         filmed={
-          facts.filmed && surveyed
-            ? `centre of rotation and tip off the ${facts.filmed.standIn ? "stand-in " : ""}radiograph of ${shortDay(facts.filmed.date)}`
-            : undefined
+          facts.filmed &&
+          (surveyed
+            ? `centre of rotation and tip off the ${radiographOf(facts.filmed)}`
+            : `the ${radiographOf(facts.filmed)} tells the centre of rotation once the sole is surveyed`)
         }
         tables={<FootTables facts={facts} />}
       />

@@ -1,7 +1,20 @@
 import type { PDFFont } from "@cantoo/pdf-lib";
 
 /** Signs that have a plain form. */
-const PLAIN: Readonly<Record<string, string>> = { "−": "-", "→": ">", "✓": "+", "≤": "<=", "≥": ">=" };
+const PLAIN: Readonly<Record<string, string>> = {
+  "−": "-",
+  "→": ">",
+  "✓": "+",
+  "≤": "<=",
+  "≥": ">=",
+  Ł: "L",
+  ł: "l",
+  Đ: "D",
+  đ: "d",
+  ı: "i",
+  Ħ: "H",
+  ħ: "h",
+};
 
 /** What the printed face can write: its own letters, else the letter without its accents, else a question mark. */
 export function printable(text: string, font: PDFFont): string {
