@@ -24,6 +24,7 @@ import {
   timeSurvey,
 } from "./core";
 import { timeForecast, timeMoveCosts, timeRounds } from "./rounds";
+import { chooseLargeFilm, nudging, timeFilmNumbers, vetSheetMs } from "./films";
 import { chooseLargePicture, clickThrough, dragging, keystrokes, scriptBytes, timeMonths } from "./page";
 
 const ROUNDS = 9;
@@ -91,6 +92,22 @@ try {
   await page.locator('input[aria-label="Take or choose: sole"]').waitFor({ state: "attached" });
   await page.waitForTimeout(500);
   const large = await chooseLargePicture(page);
+  await page.goto(`${app.address}${HORSE}/films`);
+  await page.locator('input[aria-label="Choose a radiograph"]').waitFor({ state: "attached" });
+  const filmMs = await chooseLargeFilm(page);
+  await page.goto(`${app.address}/cases`);
+  await page.getByRole("link", { name: /^Damson/ }).click();
+  await page.getByRole("link", { name: "Look at them" }).click();
+  await page
+    .getByRole("link", { name: /from the side/ })
+    .first()
+    .click();
+  await page.locator(".film-numbers td").first().waitFor();
+  await page.waitForTimeout(500);
+  const filmDrags = (await nudging(page, 120)).sort((a, b) => a - b);
+  await page.goto(`${app.address}/cases`);
+  await page.getByRole("link", { name: /^Mossback/ }).click();
+  const sheetMs = await vetSheetMs(page);
   const photo = photoAccuracy();
   const fits = timeFit();
   const cutLists = await timeCutList();
@@ -147,6 +164,11 @@ try {
     ["plan of a measured foot with flares, median", timePlanWithFlares(), 2, "ms"],
     ["a neglected foot in stages, median", timeStages(), 10, "ms"],
     ["12-megapixel picture ready to mark", large.readyMs, 2000, "ms"],
+    ["12-megapixel film (DICOM, 16 bits) ready to mark", filmMs, 2000, "ms"],
+    ["a film's numbers with their bands, median", timeFilmNumbers(), 16, "ms"],
+    ["dragging a mark of a film: lines, numbers, bands, median", median(filmDrags), 16, "ms"],
+    ["the same, 95th percentile", filmDrags[Math.floor(filmDrags.length * 0.95)] ?? Number.NaN, 33, "ms"],
+    ["vet's sheet with pictures: preview and PDF", sheetMs, 3000, "ms"],
     ["page standing still meanwhile, longest", large.frozenMs, 200, "ms"],
     ["photo, marks in the card's plane to 30 deg: worst angle", photo.flatDeg, 0.1, "deg"],
     ["photo, marks in the card's plane to 30 deg: worst length", photo.flatMm, 0.3, "mm"],

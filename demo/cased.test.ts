@@ -51,8 +51,12 @@ describe("the cases of the demo round", () => {
 
   test("a laminitis has films at two dates: the bone turns back, the sole thickens", () => {
     const { one, feet } = caseOfHorse("Damson");
-    const own = films.filter(({ horseId, view, limb }) => horseId === one.horseId && view === "lateral" && limb === "LF");
-    const numbers = own.map((film) => Object.fromEntries(filmNumbers(film).map(({ id, value }) => [id, value])));
+    const own = films.filter(
+      ({ horseId, view, limb }) => horseId === one.horseId && view === "lateral" && limb === "LF",
+    );
+    const numbers = own.map((film) =>
+      Object.fromEntries(filmNumbers(film).map(({ id, value }) => [id, value])),
+    );
     expect(numbers.map((all) => all["capsuleRotation"]!.toFixed(0))).toEqual(["8", "5"]);
     expect(numbers.map((all) => all["soleTip"]!.toFixed(0))).toEqual(["8", "12"]);
     expect(feet.map(({ ready }) => ready)).toEqual([false, false]);
@@ -79,7 +83,11 @@ describe("the films of the demo round", () => {
     const bytes = new Uint8Array(readFileSync("public/demo/film.dcm"));
     expect(isDicom(bytes)).toBe(true);
     const read = readDicom(bytes);
-    expect(read.ok && read.value.spacing).toMatchObject({ mmPerPx: 0.45, at: "detector", magnification: 1.04 });
+    expect(read.ok && read.value.spacing).toMatchObject({
+      mmPerPx: 0.45,
+      at: "detector",
+      magnification: 1.04,
+    });
     expect(Buffer.from(bytes).includes("Stand-in, no real foot")).toBe(true);
   });
 });

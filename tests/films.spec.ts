@@ -3,7 +3,8 @@ import type { Page } from "@playwright/test";
 import { drawFilm } from "~core/radiograph/drawFilm";
 import { writeDicom } from "~core/radiograph/dicomWriter";
 import { FILM_MARKS, MARKER_MARKS } from "~core/radiograph/filmMarks";
-import { filmScene, filmProjection, filmTruth, ORDINARY_INSIDE, shotOf } from "~core/radiograph/standInFilm";
+import { filmProjection, filmTruth, shotOf } from "~core/radiograph/filmShot";
+import { filmScene, ORDINARY_INSIDE } from "~core/radiograph/standInFilm";
 import { ordinaryFoot } from "~core/foot/parametric/fit";
 import { expect, openDemo, test } from "./round";
 

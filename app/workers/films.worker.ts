@@ -12,7 +12,8 @@ import {
 } from "~core/radiograph/dicom";
 import { drawFilm } from "~core/radiograph/drawFilm";
 import type { FilmView } from "~core/radiograph/filmMarks";
-import { filmScene, shotOf, type Inside } from "~core/radiograph/standInFilm";
+import { shotOf } from "~core/radiograph/filmShot";
+import { filmScene, type Inside } from "~core/radiograph/standInFilm";
 import { fail, ok, type Result } from "~core/result";
 
 /** A film ready to be kept: its picture no larger than needed, and what the file says of its scale and day. */

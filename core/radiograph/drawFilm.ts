@@ -1,6 +1,7 @@
 import type { Vector } from "../geometry/vector";
 import { seededRandom } from "../math/random";
-import { filmProjection, type FilmScene, type FilmShot } from "./standInFilm";
+import { filmProjection, type FilmShot } from "./filmShot";
+import { type FilmScene } from "./standInFilm";
 
 /** A drawn film: grey 0 to 65535, row by row, bone white. */
 export interface DrawnFilm {

@@ -8,7 +8,8 @@ import { FILM_MARKS, JOINT, type FilmView } from "./filmMarks";
 import { filmNumbers } from "./filmNumbers";
 import { filmScale, readFilm } from "./readFilm";
 import { filmPlaces } from "./filmPlaces";
-import { filmScene, filmTruth, ORDINARY_INSIDE, shotOf, type FilmShot, type Inside } from "./standInFilm";
+import { filmTruth, shotOf, type FilmShot } from "./filmShot";
+import { filmScene, ORDINARY_INSIDE, type Inside } from "./standInFilm";
 
 type Marked = Pick<Film, "view" | "scale" | "points" | "taken">;
 

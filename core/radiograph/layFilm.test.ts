@@ -3,7 +3,8 @@ import { ordinaryFoot } from "../foot/parametric/fit";
 import type { Film } from "./filmRecord";
 import { drawFilm } from "./drawFilm";
 import { filmCss, FILM_SHOWN, layFilm } from "./layFilm";
-import { filmScene, filmTruth, ORDINARY_INSIDE, shotOf, type FilmShot } from "./standInFilm";
+import { filmTruth, shotOf, type FilmShot } from "./filmShot";
+import { filmScene, ORDINARY_INSIDE } from "./standInFilm";
 
 const foot = ordinaryFoot("LF", { kind: "horse", massKg: 520 });
 const film = (view: Film["view"], more: Partial<FilmShot> = {}) => {

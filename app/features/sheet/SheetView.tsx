@@ -12,14 +12,13 @@ import { ownerSheet } from "~core/sheet/ownerSheet";
 import { contentsOf, picturesOf, type Sheet, type SheetPictures } from "~core/sheet/sheet";
 import { sheetHtml } from "~core/sheet/sheetHtml";
 import { vetSheet } from "~core/sheet/vetSheet";
-import { caseName } from "~core/case/caseRecord";
+import { caseName, type Case } from "~core/case/caseRecord";
+import type { Visit } from "~core/record/visit";
 import "./sheet.css";
 
 /** A sheet as it will leave, what it contains, and the ways out: nothing goes anywhere by itself. */
 export function SheetView({ file, today }: { file: HorseFile; today: string }) {
   const [search, setSearch] = useSearchParams();
-  const wording = useWording();
-  const settings = useSettings();
   const { horse } = file;
   const signed = file.visits.filter(({ status }) => status !== "planned");
   const visit = signed.find(({ id }) => id === search.get("visit")) ?? signed.at(-1);
@@ -34,11 +33,7 @@ export function SheetView({ file, today }: { file: HorseFile; today: string }) {
       },
       { replace: true },
     );
-  const sheet = useMemo((): Sheet | undefined => {
-    if (asked === "vet" && one)
-      return vetSheet({ horse, one, records: file, today }, settings, wording, shortDay);
-    return visit && ownerSheet({ horse, visit, records: file }, settings, wording, shortDay);
-  }, [asked, one, visit, horse, file, settings, wording, today]);
+  const sheet = useSheet(file, asked === "vet" ? one : undefined, visit, today);
   const { pictures, trouble: missing } = useSheetPictures(sheet);
   const html = useMemo(() => sheet && pictures && sheetHtml(sheet, pictures), [sheet, pictures]);
   return (
@@ -120,6 +115,22 @@ export function SheetView({ file, today }: { file: HorseFile; today: string }) {
       )}
     </div>
   );
+}
+
+/** The vet's sheet of a case, else the owner's of a visit. */
+function useSheet(
+  file: HorseFile,
+  one: Case | undefined,
+  visit: Visit | undefined,
+  today: string,
+): Sheet | undefined {
+  const wording = useWording();
+  const settings = useSettings();
+  return useMemo(() => {
+    const { horse } = file;
+    if (one) return vetSheet({ horse, one, records: file, today }, settings, wording, shortDay);
+    return visit && ownerSheet({ horse, visit, records: file }, settings, wording, shortDay);
+  }, [file, one, visit, today, settings, wording]);
 }
 
 function useSheetPictures(sheet: Sheet | undefined) {
