@@ -57,7 +57,7 @@ export const keystrokes = (page: Page, count: number): Promise<number[]> =>
 
 /**
  * Drags a handle of a drawing, the toe's unless another is named, to and fro; ms from each pointer event to the drawing and the numbers laid out
- * anew. `drawn` is the line of that drawing that has to move, `way` 1 for down.
+ * anew. `drawn` is the line of that drawing that has to move, in its `attribute`, `way` 1 for down.
  */
 export const dragging = (
   page: Page,
@@ -66,9 +66,10 @@ export const dragging = (
   drawn: string,
   way: 1 | -1,
   mark = "toe",
+  attribute = "d",
 ): Promise<number[]> =>
   page.evaluate(
-    async ([times, where, line, down, name]) => {
+    async ([times, where, line, down, name, moves]) => {
       const field = document.querySelector<SVGRectElement>(`${where} .handle-field`);
       const handle = document.querySelector<SVGGElement>(`${where} [data-mark="${name}"] .handle-dot`);
       const outline = document.querySelector(`${where} ${line}`);
@@ -90,7 +91,7 @@ export const dragging = (
       send("pointermove", 8);
       const taken: number[] = [];
       for (let index = 0; index < times; index++) {
-        const before = outline.getAttribute("d");
+        const before = outline.getAttribute(moves);
         const from = performance.now();
         send("pointermove", 10 + (index % 2) * 6 + index / 50);
         // A pointer's move is drawn in a task of its own: wait in tasks, and not for ever.
@@ -100,15 +101,15 @@ export const dragging = (
             port1.onmessage = () => done();
             port2.postMessage(0);
           });
-        while (outline.getAttribute("d") === before && performance.now() - from < 2000) await task();
-        document.querySelector(".ledger, .plan-table, .checks")?.getBoundingClientRect();
+        while (outline.getAttribute(moves) === before && performance.now() - from < 2000) await task();
+        document.querySelector(".ledger, .plan-table, .checks, .film-numbers")?.getBoundingClientRect();
         outline.getBoundingClientRect();
         taken.push(performance.now() - from);
         await new Promise((next) => setTimeout(next, 15));
       }
       return taken;
     },
-    [count, picture, drawn, way, mark] as const,
+    [count, picture, drawn, way, mark, attribute] as const,
   );
 
 /** Half a year at eight intervals, as long as it took in its worker, ms; each time in a worker of its own. */

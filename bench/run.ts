@@ -24,7 +24,7 @@ import {
   timeSurvey,
 } from "./core";
 import { timeForecast, timeMoveCosts, timeRounds } from "./rounds";
-import { chooseLargeFilm, nudging, timeFilmNumbers, vetSheetMs } from "./films";
+import { chooseLargeFilm, timeFilmNumbers, vetSheetMs } from "./films";
 import { chooseLargePicture, clickThrough, dragging, keystrokes, scriptBytes, timeMonths } from "./page";
 
 const ROUNDS = 9;
@@ -104,7 +104,9 @@ try {
     .click();
   await page.locator(".film-numbers td").first().waitFor();
   await page.waitForTimeout(500);
-  const filmDrags = (await nudging(page, 120)).sort((a, b) => a - b);
+  const filmDrags = (await dragging(page, 120, ".picture-pane", ".film-bone", 1, "tip", "y1")).sort(
+    (a, b) => a - b,
+  );
   await page.goto(`${app.address}/cases`);
   await page.getByRole("link", { name: /^Mossback/ }).click();
   const sheetMs = await vetSheetMs(page);

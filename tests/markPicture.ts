@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import type { Vector } from "~core/geometry/vector";
-import type { MarkedPhoto } from "~core/photo/readPhoto";
+import type { MarkedPhoto } from "~core/photo/truePhoto";
 import { expect } from "./round";
 
 /** Taps the true places of all corners and marks, one after the other, as the prompts ask; `most` of them; `again`: the marks alone. */

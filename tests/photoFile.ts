@@ -2,7 +2,7 @@ import { deflateSync, crc32 } from "node:zlib";
 import { ordinaryFoot } from "~core/foot/parametric/fit";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import type { Limb } from "~core/foot/limb";
-import type { MarkedPhoto } from "~core/photo/readPhoto";
+import type { MarkedPhoto } from "~core/photo/truePhoto";
 import type { MeasuredView } from "~core/photo/views";
 import type { Shot } from "~core/simulator/camera";
 import { renderScene } from "~core/simulator/render";

@@ -8,7 +8,7 @@ import type { ReadyFilm } from "../workers/films.worker";
 import { session } from "./session";
 
 /** What of a film's record its picture says. */
-export type KeptFilm = Pick<Film, "pictureId" | "width" | "height" | "scale"> & { date?: string };
+export type KeptFilm = Pick<Film, "pictureId" | "width" | "height" | "scale" | "truth"> & { date?: string };
 
 async function keep({ bytes, width, height, spacing, date }: ReadyFilm): Promise<KeptFilm> {
   const pictureId = crypto.randomUUID();
@@ -39,9 +39,15 @@ export async function keepFilm(file: Blob): Promise<Result<KeptFilm>> {
 
 /** Draws a stand-in of a foot and keeps it; its marks are for whoever practises to place. */
 export async function keepStandIn(foot: FootParameters, view: FilmView): Promise<Result<KeptFilm>> {
-  const { ready, markerMm } = await withFilmsWorker((remote) =>
+  const { ready, truth, markerMm } = await withFilmsWorker((remote) =>
     remote.standIn(foot, ORDINARY_INSIDE, view, 1),
   );
   const read = ready as Result<ReadyFilm>;
-  return read.ok ? ok({ ...(await keep(read.value)), scale: { kind: "marker", mm: markerMm } }) : read;
+  return read.ok
+    ? ok({
+        ...(await keep(read.value)),
+        scale: { kind: "marker", mm: markerMm },
+        truth: truth as unknown as NonNullable<Film["truth"]>,
+      })
+    : read;
 }

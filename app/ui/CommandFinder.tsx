@@ -41,6 +41,7 @@ export default function CommandFinder({ onClose, onHelp }: FinderProps) {
       go("Today", "/"),
       go("Horses", "/horses"),
       go("Add a horse", "/horses/new", "Action"),
+      go("Cases: stages, what is overdue or runs out", "/cases"),
       go("Forge: steel, marks, pattern, heats", "/forge"),
       go("Cut list: bars and offcuts", "/forge?view=list"),
       go("Rounds: plan the next days", "/rounds"),

@@ -12,7 +12,7 @@ import {
 } from "~core/radiograph/dicom";
 import { drawFilm } from "~core/radiograph/drawFilm";
 import type { FilmView } from "~core/radiograph/filmMarks";
-import { shotOf } from "~core/radiograph/filmShot";
+import { filmTruth, shotOf } from "~core/radiograph/filmShot";
 import { filmScene, type Inside } from "~core/radiograph/standInFilm";
 import { fail, ok, type Result } from "~core/result";
 
@@ -95,7 +95,7 @@ async function kept(
   });
 }
 
-/** A stand-in of a made-up foot, with the length of its marker. */
+/** A stand-in of a made-up foot, with its true marks and the length of its marker. */
 async function standIn(foot: FootParameters, inside: Inside, view: FilmView, seed: number) {
   const scene = filmScene(foot, inside, view);
   const shot = shotOf(foot, { turnDeg: 1.5, mmPerPx: 0.2 });
@@ -108,7 +108,7 @@ async function standIn(foot: FootParameters, inside: Inside, view: FilmView, see
     await createImageBitmap(new ImageData(greyPixels(picture), drawn.width, drawn.height)),
     {},
   );
-  return { ready, markerMm: scene.markerMm };
+  return { ready, truth: filmTruth(scene, shot), markerMm: scene.markerMm };
 }
 
 const filmsWorker = { prepare, standIn };

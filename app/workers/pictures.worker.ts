@@ -2,7 +2,7 @@ import { expose, transfer } from "comlink";
 import exifr from "exifr";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { keptSize, pictureType, type PictureType } from "~core/photo/pictureFile";
-import type { MarkedPhoto } from "~core/photo/readPhoto";
+import type { MarkedPhoto } from "~core/photo/truePhoto";
 import type { MeasuredView } from "~core/photo/views";
 import { fail, ok, type Result } from "~core/result";
 import { focalPixels, type Shot } from "~core/simulator/camera";

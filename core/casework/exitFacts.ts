@@ -11,7 +11,7 @@ import type { Reading } from "../foot/records/reading";
 import type { Film } from "../radiograph/filmRecord";
 import { readFilm } from "../radiograph/readFilm";
 import type { Visit } from "../record/visit";
-import { PAD_MM } from "../shoe/nailTable";
+import { PAD_MM } from "../shoe/specification";
 import type { FootRecords } from "../visit/visitFoot";
 import { defectsOf } from "./defects";
 

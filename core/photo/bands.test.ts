@@ -5,7 +5,8 @@ import type { Vector } from "../geometry/vector";
 import { seededRandom } from "../math/random";
 import type { Shot } from "../simulator/camera";
 import { aimAt, sceneOf, truthInPicture } from "../simulator/scene";
-import { bandsOf, readSidePhoto, readSolePhoto, truePhoto, type TruePhoto } from "./readPhoto";
+import { readSidePhoto, readSolePhoto } from "./readPhoto";
+import { bandsOf, truePhoto, type TruePhoto } from "./truePhoto";
 
 const FOOT = ordinaryFoot("LF", { kind: "horse", massKg: 500 });
 const shot = (slantDeg: number): Shot => ({

@@ -1,6 +1,6 @@
 import { distance, dot, minus, times, type Vector } from "../geometry/vector";
 import { ok, type Result } from "../result";
-import { bandsOf, truePhoto, type Bands, type MarkedPhoto, type TruePhoto } from "./readPhoto";
+import { bandsOf, truePhoto, type Bands, type MarkedPhoto, type TruePhoto } from "./truePhoto";
 
 /** Size of a defect in the wall and where it stands, mm along the wall; what its marks do not give is missing. */
 export interface DefectSize {

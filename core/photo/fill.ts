@@ -9,15 +9,8 @@ import { radians } from "../math/angle";
 import type { SoleRecord } from "../foot/records/reading";
 import { readDefectPhoto } from "./defect";
 import { ok, type Issue, type Result } from "../result";
-import {
-  readRearPhoto,
-  readSidePhoto,
-  readSolePhoto,
-  truePhoto,
-  type Bands,
-  type MarkedPhoto,
-  type TruePhoto,
-} from "./readPhoto";
+import { readRearPhoto, readSidePhoto, readSolePhoto } from "./readPhoto";
+import { truePhoto, type Bands, type MarkedPhoto, type TruePhoto } from "./truePhoto";
 
 /** The parts of a reading that a picture can fill. */
 export interface Filled {

@@ -14,7 +14,8 @@ import { distance, type ImagePoint, type Vector } from "../geometry/vector";
 import { normalDraw, seededRandom, type Random } from "../math/random";
 import { aimAt, sceneOf, truthInPicture, type DepthParts } from "../simulator/scene";
 import type { Shot } from "../simulator/camera";
-import { readRearPhoto, readSidePhoto, readSolePhoto, truePhoto, type MarkedPhoto } from "./readPhoto";
+import { readRearPhoto, readSidePhoto, readSolePhoto } from "./readPhoto";
+import { truePhoto, type MarkedPhoto } from "./truePhoto";
 import { rectifyCard, rectifyTwoPoint, slantWord } from "./rectify";
 import { MARK_DEPTHS } from "./views";
 

@@ -39,6 +39,8 @@ export const filmSchema = z.strictObject({
     ])
     .optional(),
   points: z.record(z.string().max(40), pixel).default({}),
+  /** Where the marks of a stand-in truly lie: what a hand that practises is held against. */
+  truth: z.record(z.string().max(40), pixel).optional(),
   taken: z.partialRecord(z.enum(TAKEN_QUESTIONS), z.enum(["yes", "no"])).default({}),
   /** What of the picture's greys is shown, 0 black to 1 white, and whether turned over. */
   shown: z

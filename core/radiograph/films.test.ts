@@ -8,6 +8,7 @@ import { FILM_MARKS, JOINT, type FilmView } from "./filmMarks";
 import { filmNumbers } from "./filmNumbers";
 import { filmScale, readFilm } from "./readFilm";
 import { filmPlaces } from "./filmPlaces";
+import { marksAgainstTruth } from "./markTruth";
 import { filmTruth, shotOf, type FilmShot } from "./filmShot";
 import { filmScene, ORDINARY_INSIDE, type Inside } from "./standInFilm";
 
@@ -253,5 +254,26 @@ describe("wrong films are said, nothing half done", () => {
     };
     const read = readFilm({ ...front, points: swapped });
     expect(!read.ok && read.issues[0]).toMatchObject({ code: "out-of-order", path: "points.borderMedial" });
+  });
+});
+
+describe("marks placed on a stand-in, held against the truth", () => {
+  const foot = ordinaryFoot("RF", { kind: "horse", massKg: 520 });
+  const film = filmOf(foot, ORDINARY_INSIDE, "lateral", shotOf(foot));
+
+  test("in their places they are 0 mm off; one that is 10 pixels off is the furthest, by its millimetres", () => {
+    expect(marksAgainstTruth({ ...film, truth: film.points })?.meanMm).toBeCloseTo(0, 9);
+    const [x, y] = film.points["tip"]!;
+    const held = marksAgainstTruth({
+      ...film,
+      truth: film.points,
+      points: { ...film.points, tip: [x + 10, y] },
+    });
+    expect(held?.worst[0]).toMatchObject({ name: "tip" });
+    expect(held?.worst[0]?.mm).toBeCloseTo(2, 6);
+  });
+
+  test("a film of a real foot has no truth", () => {
+    expect(marksAgainstTruth(film)).toBeUndefined();
   });
 });

@@ -1,3 +1,4 @@
+import { PAD_MM } from "./specification";
 import { SIDES, type Side } from "../foot/limb";
 import type { FootParameters } from "../foot/parametric/parameters";
 import { lengthDownTo } from "../geometry/polyline";
@@ -37,8 +38,6 @@ export interface NailTable {
   says: (wording: Wording) => string;
 }
 
-/** Thickness of a pad, mm. Assumption, from ordinary pads. */
-export const PAD_MM = 5;
 /** What lies between shoe and wall at the nails, mm: a pad, half of what is raised at the heel, a wedge at its side. */
 export const padUnderNail = ({
   question: { spec },

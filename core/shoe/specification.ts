@@ -1,6 +1,9 @@
 import { isFore, type Limb, type Side } from "../foot/limb";
 import type { WearSector } from "../foot/wear";
 
+/** Thickness of a pad, mm. Assumption, from ordinary pads. */
+export const PAD_MM = 5;
+
 /** What goes on a foot. Enumerations are the trade's words as they are shown. */
 export const SHOE_TYPES = ["bare", "plain", "sliding plate", "straight bar", "heart bar", "egg bar"] as const;
 export type ShoeType = (typeof SHOE_TYPES)[number];

@@ -10,7 +10,7 @@ import {
   type FootParameters,
 } from "../foot/parametric/parameters";
 import { CARD } from "../photo/card";
-import type { MarkedPhoto } from "../photo/readPhoto";
+import type { MarkedPhoto } from "../photo/truePhoto";
 import { MARK_DEPTHS, type MeasuredView } from "../photo/views";
 import { projected, takeAim, type Camera, type Plane, type Shot } from "./camera";
 

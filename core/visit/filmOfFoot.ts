@@ -33,10 +33,11 @@ type FilmRecords = {
  * widest line where one was set, else by the toe. A film without a survey within three weeks is left out. Oldest first.
  */
 export function laidFilms(limb: Limb, { films = [], readings, shoes }: FilmRecords): LaidFilm[] {
+  const own = films.filter((film) => film.limb === limb && film.view === "lateral");
+  if (own.length === 0) return [];
   const surveys = readings.filter((one) => one.limb === limb && Object.keys(one.sole).length > 0);
   const knownK = knownSize(surveys);
-  return films
-    .filter((film) => film.limb === limb && film.view === "lateral")
+  return own
     .sort((a, b) => a.date.localeCompare(b.date))
     .flatMap((film): LaidFilm[] => {
       const near = surveys

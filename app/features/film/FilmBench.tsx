@@ -22,10 +22,11 @@ import {
 } from "~core/radiograph/filmMarks";
 import { filmNumbers } from "~core/radiograph/filmNumbers";
 import type { Film } from "~core/radiograph/filmRecord";
+import { marksAgainstTruth, type MarksHeld } from "~core/radiograph/markTruth";
 import { readFilm } from "~core/radiograph/readFilm";
 import { sentenceCase } from "~core/foot/wording";
 import { FilmLines } from "./FilmLines";
-import { FilmNumbers } from "./FilmNumbers";
+import { FilmNumbers, shownValue } from "./FilmNumbers";
 import { FilmScaleFields } from "./FilmScaleFields";
 import { FilmsCompared } from "./FilmsCompared";
 import { useFilmMarks } from "./useFilmMarks";
@@ -81,6 +82,7 @@ export function FilmBench({
     void navigate(`/horses/${film.horseId}/films`);
   };
   const measured = read.ok ? read.value : undefined;
+  const held = marksAgainstTruth(live);
   return (
     <div className="page film-page">
       <div className="marking-head">
@@ -165,6 +167,7 @@ export function FilmBench({
               </p>
             )}
             {numbers.length > 0 && <FilmNumbers numbers={numbers} marked={measured?.marked ?? []} />}
+            {!next && held && <Practised held={held} />}
             <FilmScaleFields film={film} says={measured?.scale.says} />
             <HowTaken film={film} />
             <details className="marking-list">
@@ -194,6 +197,23 @@ export function FilmBench({
         <Button onClick={() => void navigate(`/horses/${film.horseId}/films`)}>All radiographs</Button>
       </div>
     </div>
+  );
+}
+
+/** On a stand-in: how far the hand was from the truth. */
+function Practised({ held }: { held: MarksHeld }) {
+  const wording = useWording();
+  return (
+    <section className="film-held" aria-label="Your marks against the truth">
+      <h2>Your marks against the truth</h2>
+      <p>
+        <b>{shownValue(held.meanMm, "mm")}</b> off on the mean of {held.n} marks. Furthest:{" "}
+        {held.worst
+          .map(({ label, mm }) => `${wording.inOwnWords(label).toLowerCase()} ${shownValue(mm, "mm")}`)
+          .join(", ")}
+        .
+      </p>
+    </section>
   );
 }
 

@@ -78,9 +78,14 @@ export function HorsesView({ rows, yards, gone, readings, today }: HorsesProps) 
             , {yards.length} yards
           </p>
         </div>
-        <Button type="primary" onClick={() => void navigate("/horses/new")}>
-          Add a horse
-        </Button>
+        <span className="horses-acts">
+          <Link className="link" to="/cases">
+            Cases
+          </Link>
+          <Button type="primary" onClick={() => void navigate("/horses/new")}>
+            Add a horse
+          </Button>
+        </span>
       </header>
       <div className="horse-filters">
         <Input

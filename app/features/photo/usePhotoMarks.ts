@@ -2,7 +2,7 @@ import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { CARD } from "~core/photo/card";
 import { fillFromPhoto, type Filled, type PhotoReading } from "~core/photo/fill";
-import type { PhotoScale } from "~core/photo/readPhoto";
+import type { PhotoScale } from "~core/photo/truePhoto";
 import type { Reading } from "~core/foot/records/reading";
 import type { FootValues } from "~core/foot/measures";
 import { knownSize } from "~core/foot/records/keptSurvey";

@@ -4,8 +4,8 @@ import { useId } from "react";
 import { Link } from "react-router";
 import { useFields, type Field } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
-import { CAP_WEEKS, HORSE_USES, type HorseUse } from "~core/constants/due";
-import { workInWords } from "~core/cycle/dueWords";
+import { CAP_KINDS, CAP_WEEKS, type CapKind } from "~core/constants/due";
+import { CAP_WORDS } from "~core/cycle/dueWords";
 import { settingsSchema, type Settings } from "~core/record/settings";
 import { fail, ok } from "~core/result";
 import "./settings.css";
@@ -117,7 +117,7 @@ const LIMITS = {
   axisLimitDeg: { label: "Axis, degrees either way", hint: "trade: 5" },
 } as const;
 type LimitName = keyof typeof LIMITS;
-type FieldName = LimitName | HorseUse;
+type FieldName = LimitName | CapKind;
 
 /** Limits and caps, the user's own beside the trade's. A change counts from the next sign-off on. */
 function DueSettings({ settings }: { settings: Settings }) {
@@ -146,7 +146,7 @@ function DueSettings({ settings }: { settings: Settings }) {
       label: LIMITS[name].label,
     }),
   });
-  const cap = (use: HorseUse): Field<number> => ({
+  const cap = (use: CapKind): Field<number> => ({
     draftKey: `settings/${use}`,
     stored: settings.capWeeks[use],
     show: String,
@@ -163,7 +163,7 @@ function DueSettings({ settings }: { settings: Settings }) {
   });
   const fields = Object.fromEntries([
     ...(Object.keys(LIMITS) as LimitName[]).map((name) => [name, limit(name)]),
-    ...HORSE_USES.map((use) => [use, cap(use)]),
+    ...CAP_KINDS.map((use) => [use, cap(use)]),
   ]) as Record<FieldName, Field<number>>;
   const lane = useFields<FieldName, number>(fields);
   return (
@@ -180,11 +180,11 @@ function DueSettings({ settings }: { settings: Settings }) {
         />
       ))}
       <h3>Longest interval, weeks</h3>
-      {HORSE_USES.map((use) => (
+      {CAP_KINDS.map((use) => (
         <SettingNumber
           key={use}
           name={use}
-          label={workInWords(use)}
+          label={CAP_WORDS[use]}
           hint={`trade: ${CAP_WEEKS[use].value}`}
           lane={lane}
         />

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from "react";
 import { Link } from "react-router";
 import { minutesInWords, type DayPlan, type PlannedJob, type Stop } from "~core/cycle/dayPlan";
 import { dueReason, workInWords } from "~core/cycle/dueWords";
@@ -7,12 +8,16 @@ import type { FeetOfHorse } from "~core/visit/feetOfHorse";
 import { CycleLine } from "~app/drawing/CycleLine";
 import { FourFeet } from "~app/drawing/FourFeet";
 import { longDay, shortDay } from "~app/ui/days";
-import { DemoLoader } from "~app/ui/DemoLoader";
 import { useWording } from "~app/ui/useWording";
 import { Waiting } from "./Waiting";
 import { RunningLate } from "./RunningLate";
 import { DayStrip } from "./DayStrip";
 import "./today.css";
+
+/** Wanted on an empty day and for a demo of another day: a day like any other does without. */
+const DemoLoader = lazy(() =>
+  import("~app/ui/DemoLoader").then(({ DemoLoader: loader }) => ({ default: loader })),
+);
 
 interface TodayProps {
   today: string;
@@ -52,10 +57,16 @@ export function TodayView({ today, plan, feet, cases, names, empty, madeFor, wan
         {madeFor !== undefined && madeFor !== today && (
           <p className="stale brass">
             This demo round was made for {shortDay(madeFor)}.{" "}
-            <DemoLoader kind="demo" label="Make it anew for today" quiet />
+            <Suspense>
+              <DemoLoader kind="demo" label="Make it anew for today" quiet />
+            </Suspense>
           </p>
         )}
-        {(empty || wanted) && <FirstSteps start={wanted !== undefined} />}
+        {(empty || wanted) && (
+          <Suspense>
+            <FirstSteps start={wanted !== undefined} />
+          </Suspense>
+        )}
         {plan.stops.length > 0 && (
           <>
             <div className="today-acts">

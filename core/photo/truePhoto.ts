@@ -1,0 +1,160 @@
+import type { Homography } from "../geometry/homography";
+import { distance, length, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
+import { ok, type Result } from "../result";
+import { cameraPlace, offPlane, type CameraPlace } from "./pose";
+import { rectifyCard, rectifyTwoPoint, slantWord, type SlantWord } from "./rectify";
+import { MARK_DEPTHS, PHOTO_MARKS, type PhotoView } from "./views";
+
+/** What makes a picture's pixels millimetres. */
+export type PhotoScale =
+  | {
+      kind: "card";
+      widthMm: number;
+      heightMm: number;
+      corners: readonly [ImagePoint, ImagePoint, ImagePoint, ImagePoint];
+    }
+  | { kind: "two-point"; a: ImagePoint; b: ImagePoint; mm: number };
+
+/** A picture of a foot with its scale and the marks placed on it. */
+export interface MarkedPhoto {
+  view: PhotoView;
+  width: number;
+  height: number;
+  /** Focal length in pixels of this picture, when the picture's own data tells it. */
+  focalPx?: number | undefined;
+  scale: PhotoScale;
+  points: Partial<Record<string, ImagePoint>>;
+}
+
+/** A mark made true: where it lies in the card's plane, and the error it carries for its depth, one sd as a vector. */
+export interface TrueMark {
+  mm: Vector;
+  error: Vector;
+}
+
+export interface TruePhoto {
+  marks: Partial<Record<string, TrueMark>>;
+  scale: "card" | "two-point";
+  slantDeg?: number;
+  residualMm?: number;
+  word: SlantWord;
+  camera?: CameraPlace;
+  /** True where marks off the plane were moved to where they are; else they carry their whole error. */
+  corrected: boolean;
+  /** A point of the picture in the card's plane, mm. */
+  toMm: (point: ImagePoint) => Vector;
+}
+
+/** Without a camera's place a mark off the plane is taken to be seen from this far, mm, at the card's slant. */
+const UNKNOWN_DISTANCE_MM = 1500;
+/** A two-point scale knows nothing of the slant: lengths are sure to this part. cos 12 deg = 0.98. Assumption. */
+const TWO_POINT_SD_PART = 0.02;
+/** How sure a focal length is, as a part: printed in the picture's data, or worked out from the card. Assumption. */
+const FOCAL_SD_PART = { "picture data": 0.03, card: 0.15 };
+
+/**
+ * Makes the marks of a picture true. Marks off the card's plane with a known depth are moved to where they are when
+ * the camera's place is known; what is left of their error, and all of it otherwise, goes with them.
+ * `k` is the foot's size factor, which the depths are scaled by. Errors: those of the scale.
+ */
+export function truePhoto(photo: MarkedPhoto, k: number): Result<TruePhoto> {
+  const placed = PHOTO_MARKS[photo.view].flatMap((mark) => {
+    const point = photo.points[mark];
+    return point ? [[mark, point] as const] : [];
+  });
+  if (photo.scale.kind === "two-point") {
+    const { a, b, mm } = photo.scale;
+    const scaled = rectifyTwoPoint(a, b, mm);
+    if (!scaled.ok) return scaled;
+    const points = placed.map(([mark, point]) => [mark, scaled.value.toMm(point)] as const);
+    const middle = times(
+      points.reduce<Vector>((sum, [, point]) => plus(sum, point), [0, 0]),
+      1 / (points.length || 1),
+    );
+    return ok({
+      marks: Object.fromEntries(
+        points.map(([mark, mm]) => [mark, { mm, error: times(minus(mm, middle), TWO_POINT_SD_PART) }]),
+      ),
+      scale: "two-point",
+      word: "weak",
+      corrected: false,
+      toMm: scaled.value.toMm,
+    });
+  }
+  const { widthMm, heightMm, corners } = photo.scale;
+  const rectified = rectifyCard({ width: widthMm, height: heightMm, corners });
+  if (!rectified.ok) return rectified;
+  const { homography, slantDeg, residualMm, toMm } = rectified.value;
+  const camera = cameraPlace(homography as Homography, photo, slantDeg);
+  const depths = MARK_DEPTHS[photo.view];
+  const marks: TruePhoto["marks"] = {};
+  for (const [mark, point] of placed) {
+    const seen = toMm(point);
+    const depth = depths[mark];
+    if (!depth) marks[mark] = { mm: seen, error: [0, 0] };
+    else if (camera) {
+      const mm = offPlane(camera, seen, depth.towardMm * k);
+      const shift = minus(mm, seen);
+      const perMm = times(minus(camera.over, seen), 1 / camera.heightMm);
+      const sd = Math.hypot(depth.sdMm * k * length(perMm), FOCAL_SD_PART[camera.focalFrom] * length(shift));
+      marks[mark] = { mm, error: length(perMm) === 0 ? [0, 0] : times(perMm, sd / length(perMm)) };
+    } else {
+      const middle: Vector = [photo.width / 2, photo.height / 2];
+      const sight = Math.tan((slantDeg * Math.PI) / 180) + distance(seen, toMm(middle)) / UNKNOWN_DISTANCE_MM;
+      const away = minus(seen, toMm(middle));
+      const direction: Vector = length(away) > 0 ? times(away, 1 / length(away)) : [1, 0];
+      marks[mark] = { mm: seen, error: times(direction, Math.abs(depth.towardMm) * k * sight) };
+    }
+  }
+  return ok({
+    marks,
+    scale: "card",
+    slantDeg,
+    residualMm,
+    word: slantWord(slantDeg),
+    corrected: camera !== undefined,
+    ...(camera && { camera }),
+    toMm,
+  });
+}
+
+/** Half width of the 95 % band of a number, in its own unit. */
+export type Bands = Readonly<Record<string, number>>;
+
+const Z_95 = 1.96;
+/** Step by which a mark is moved to learn what a reading feels, mm. */
+const STEP_MM = 0.05;
+
+/**
+ * How far each number of a reading can be off: every mark is moved a little along its own depth error and, by
+ * `handSdMm`, both ways across it; the effects add in quadrature. Linear, so good for small errors.
+ */
+export function bandsOf(
+  marks: TruePhoto["marks"],
+  handSdMm: number,
+  read: (points: Partial<Record<string, Vector>>) => Readonly<Record<string, number | undefined>>,
+): Bands {
+  const points = Object.fromEntries(
+    Object.entries(marks).flatMap(([name, mark]) => (mark ? [[name, mark.mm]] : [])),
+  );
+  const base = read(points);
+  const variance: Record<string, number> = {};
+  const nudge = (name: string, direction: Vector, sd: number) => {
+    const moved = read({ ...points, [name]: plus(points[name] as Vector, times(direction, STEP_MM)) });
+    for (const [key, value] of Object.entries(base)) {
+      const other = moved[key];
+      if (value === undefined || other === undefined) continue;
+      variance[key] = (variance[key] ?? 0) + (((other - value) / STEP_MM) * sd) ** 2;
+    }
+  };
+  for (const [name, mark] of Object.entries(marks)) {
+    if (!mark) continue;
+    const size = length(mark.error);
+    if (size > 0) nudge(name, times(mark.error, 1 / size), size);
+    if (handSdMm > 0) {
+      nudge(name, [1, 0], handSdMm);
+      nudge(name, [0, 1], handSdMm);
+    }
+  }
+  return Object.fromEntries(Object.keys(base).map((key) => [key, Z_95 * Math.sqrt(variance[key] ?? 0)]));
+}
