@@ -25,7 +25,7 @@ const FLOORS = [
   { foot: [] },
   { gait: [], balance: [] },
   { trim: [], shoe: [] },
-  { forge: [], photo: [], simulator: ["photo"], radiograph: [], case: [], caution: [] },
+  { forge: [], photo: [], simulator: ["photo"], radiograph: [], case: [], ground: [], caution: [] },
   { record: [] },
   {
     cycle: [],

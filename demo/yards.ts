@@ -314,7 +314,7 @@ export const ROUND: readonly YardPlan[] = [
         late: -13,
         life: { work: ["jumping"], footing: ["soft arena", "wet turf"], effort: "hard" },
       }),
-      horse("Sixpence", "pony", 330, "riding", "fronts", { late: -3 }),
+      horse("Sixpence", "pony", 330, "riding", "fronts", { late: -10 }),
       horse("Brigadoon Lad", "horse", 540, "riding", "full set", {
         late: -13,
         trouble: "long toe",

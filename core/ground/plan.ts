@@ -1,0 +1,105 @@
+import type { SolarPoint } from "../geometry/vector";
+import type { Raster } from "./raster";
+
+/** What a piece of the plan is: it decides its height and how soft it is, and where its load goes. */
+export const PARTS = ["shoe", "plate", "wall", "frog", "fill", "sole"] as const;
+export type Part = (typeof PARTS)[number];
+
+/** One cell of the plan. */
+export interface Cell {
+  x: number;
+  y: number;
+  /** Mm²: less than the grid's where an edge runs through it. */
+  area: number;
+  part: Part;
+}
+
+/** A foot from above as far as the model asks, solar frame: x to lateral, y to the toe, mm. */
+export interface FootPlan {
+  /** Hindmost heel, toe, centre of rotation. */
+  heelY: number;
+  toeY: number;
+  corY: number;
+  /** Above the foot's own bearing plane. */
+  corHeight: number;
+  /** Closed outline of the bearing border, heel to heel round the toe. */
+  outline: readonly SolarPoint[];
+  /** Frog: half its width at a y, 0 outside of it. */
+  frogHalf: (y: number) => number;
+}
+
+/** Sizes of an ordinary foot where nothing was measured, as parts of its length or width. Assumption, from drawn feet. */
+const USUAL = { cor: 0.5, corHeight: 0.4, heelWidth: 0.68, frogWidth: 0.3, frogLength: 0.66 };
+/** Points along each side of a drawn outline. */
+const AROUND = 60;
+
+/** A foot from two measures: a round toe, sides that come in towards the heels, a frog between them. Heels at y = 0. */
+export function plainFoot({
+  length,
+  width,
+  heelWidth = USUAL.heelWidth * width,
+}: {
+  length: number;
+  width: number;
+  heelWidth?: number | undefined;
+}): FootPlan {
+  const corY = USUAL.cor * length;
+  const half = (y: number): number => {
+    if (y >= corY) return (width / 2) * Math.sqrt(Math.max(0, 1 - ((y - corY) / (length - corY)) ** 2));
+    return heelWidth / 2 + (width / 2 - heelWidth / 2) * (1 - ((corY - y) / corY) ** 2);
+  };
+  // Even steps of angle round the toe, of length along the quarters.
+  const side = [
+    ...Array.from({ length: AROUND / 2 }, (_, at) => (corY * at) / (AROUND / 2)),
+    ...Array.from(
+      { length: AROUND / 2 + 1 },
+      (_, at) => corY + (length - corY) * Math.sin((Math.PI * at) / AROUND),
+    ),
+  ];
+  const lateral = side.map((y): SolarPoint => [half(y), y] as unknown as SolarPoint);
+  const medial = side.toReversed().map((y): SolarPoint => [-half(y), y] as unknown as SolarPoint);
+  const frogEnd = USUAL.frogLength * length;
+  return {
+    heelY: 0,
+    toeY: length,
+    corY,
+    corHeight: USUAL.corHeight * length,
+    outline: [...lateral, ...medial.slice(1)],
+    frogHalf: (y) => (y < 0 || y > frogEnd ? 0 : ((USUAL.frogWidth * width) / 2) * (1 - y / frogEnd)),
+  };
+}
+
+/** Each cell is looked at in so many places a side, so that an edge shares it out. */
+const LOOKS = 2;
+
+/**
+ * Cuts a plan into cells of a grid: each place of the raster, LOOKS a side of a cell, says what part lies there; undefined
+ * is nothing. The grid stands about the midline, so that a mirrored plan gives mirrored cells.
+ */
+export function cellsOf(
+  raster: Raster,
+  partAt: (place: number, x: number, y: number) => Part | undefined,
+): Cell[] {
+  const { columns, rows, left, back, stepMm } = raster;
+  const share = stepMm * stepMm;
+  const across = Math.ceil(columns / LOOKS);
+  const found = new Map<number, Cell>();
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) {
+      const x = left + column * stepMm;
+      const y = back + row * stepMm;
+      const part = partAt(row * columns + column, x, y);
+      if (part === undefined) continue;
+      const cell = Math.floor(row / LOOKS) * across + Math.floor(column / LOOKS);
+      const key = cell * PARTS.length + PARTS.indexOf(part);
+      let own = found.get(key);
+      if (!own) found.set(key, (own = { part, area: 0, x: 0, y: 0 }));
+      own.area += share;
+      own.x += x * share;
+      own.y += y * share;
+    }
+  return [...found.values()].map(({ part, area, x, y }) => ({ part, area, x: x / area, y: y / area }));
+}
+
+/** The step of the raster that a grid wants, mm. */
+export const lookStep = (gridMm: number): number => gridMm / LOOKS;
