@@ -1,4 +1,5 @@
 import { afterAll, beforeEach, describe, expect, test } from "@jest/globals";
+import { caseOf } from "~core/case/case.fixture";
 import type { Edit } from "~core/record/edit";
 import { makeBackup } from "~core/record/backup";
 import type { Records } from "~core/record/tables";
@@ -151,6 +152,18 @@ describe("queries", () => {
       "LH",
       "RH",
     ]);
+  });
+
+  test("an open case counts while its horse is on the round", async () => {
+    const one = caseOf({ id: "c", horseId: horse.id });
+    await session.db.cases.put(one);
+    const open = async () => (await readRosterRecords("2026-11-23")).cases.map(({ id }) => id);
+    expect(await open()).toEqual(["c"]);
+    await session.db.horses.update(horse.id, { left: { on: "2026-11-20", why: "retired" } });
+    expect(await open()).toEqual([]);
+    await session.db.horses.put(horse);
+    await session.db.cases.put({ ...one, status: "closed" });
+    expect(await open()).toEqual([]);
   });
 
   test("a horse's file holds its own rows only, visits oldest first; an unknown id gives none", async () => {

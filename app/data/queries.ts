@@ -137,7 +137,7 @@ export interface RosterRecords {
   visits: Visit[];
   /** The shoes of late that make a horse take longer. */
   shoes: ShoeRecord[];
-  /** Those that are under way. */
+  /** Those that are under way, of horses on the round. */
   cases: Case[];
 }
 
@@ -166,8 +166,15 @@ export async function readRosterRecords(today: string): Promise<RosterRecords> {
     .where("visitId")
     .anyOf(longAgo.map(({ id }) => id))
     .toArray();
+  const onRound = new Set(horses.flatMap(({ id, left }) => (left === undefined ? [id] : [])));
   const visits = new Map([...recent, ...pending, ...longAgo].map((visit) => [visit.id, visit]));
-  return { horses, yards, visits: [...visits.values()], shoes: [...dear, ...older], cases };
+  return {
+    horses,
+    yards,
+    visits: [...visits.values()],
+    shoes: [...dear, ...older],
+    cases: cases.filter(({ horseId }) => onRound.has(horseId)),
+  };
 }
 
 /** The shoes that take longer: with a bar or a pad. */
