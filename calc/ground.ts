@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { footOnGround, USUAL_GROUND } from "~core/ground/groundModel";
+import { planOnGround, USUAL_GROUND } from "~core/ground/groundModel";
 import { plainFoot } from "~core/ground/plan";
-import { GROUND_SHOES, USUAL_SHOE } from "~core/ground/shoePlan";
+import { GROUND_SHOES, plainPlan, USUAL_SHOE } from "~core/ground/shoePlan";
 import { fail, ok } from "~core/result";
 import { finite } from "~core/schema/fields";
 import { angle, calculator, mm, positive } from "./parts";
@@ -76,14 +76,17 @@ export const ground = calculator({
         "The heels lie further apart than the foot is wide.",
         foot.heelWidth,
       );
-    const found = footOnGround({
-      foot: plainFoot(foot),
-      shoe: { kind, webMedial: web, webLateral, thickness, heelExtension, barBehind },
-      frog: { recess: frog.recess ?? USUAL_GROUND.recess, filled: frog.filled ?? false },
+    const plan = plainPlan(
+      plainFoot(foot),
+      { kind, webMedial: web, webLateral, thickness, heelExtension, barBehind },
+      { recess: frog.recess ?? USUAL_GROUND.recess, filled: frog.filled ?? false },
+      USUAL_GROUND.gridMm,
+    );
+    if (!plan.ok) return plan;
+    const found = planOnGround(plan.value, {
       stiffness: on.stiffness,
       load: { newtons: load.newtons, x: load.x ?? 0, lead: load.lead ?? 0 },
       spring,
-      gridMm: USUAL_GROUND.gridMm,
     });
     if (!found.ok) return found;
     const { sink, pitch, roll, share: shares, peak, hoof, lever, residual, iterations } = found.value;

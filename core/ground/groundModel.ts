@@ -1,24 +1,35 @@
 import { radians } from "../math/angle";
-import { fail, ok, type Result } from "../result";
+import { ok, type Result } from "../result";
 import { restOnGround, type Element } from "./contact";
-import type { Cell, FootPlan, Part } from "./plan";
-import { endsAt, shoeCells, type ShoePlan } from "./shoePlan";
+import type { Cell, Part } from "./plan";
 
-/** What is asked: a foot in a shoe, on a ground, under a load. */
-export interface GroundQuestion {
-  foot: FootPlan;
-  shoe: ShoePlan;
-  /** Frog and sole above the foot's bearing plane, mm; filled: pad and compound flush with the shoe's ground surface. */
-  frog: { recess: number; filled: boolean };
-  /** N/mm³. */
-  stiffness: number;
-  load: { newtons: number; x: number; lead: number };
-  /** N mm per degree. */
-  spring: number;
-  gridMm: number;
+/** A foot in a shoe as the ground meets it: its cells with their heights, and the border of the wall that the shoe bears on. */
+export interface GroundPlan {
+  /** `clearance` above the shoe's ground surface, mm; under 0 it hangs below it. */
+  cells: readonly (Cell & { clearance: number })[];
+  /** The wall's border under the shoe; empty for a bare foot, whose wall meets the ground itself. */
+  border: readonly Cell[];
+  /** Hindmost heel and toe of the foot, and its centre of rotation with its height above the ground, mm. */
+  heelY: number;
+  toeY: number;
+  corY: number;
+  corHeight: number;
+  /** Where the foot breaks over, and where its support ends behind. */
+  breaksAtY: number;
+  endsAtY: number;
 }
 
-/** Where nothing was measured. Assumptions, to be changed by who looks at the result. */
+/** On what it stands, and how it is loaded. */
+export interface Standing {
+  /** N/mm³. */
+  stiffness: number;
+  /** `x` to lateral of the midline, `lead` ahead of the centre of rotation, mm. */
+  load: { newtons: number; x: number; lead: number };
+  /** The limb's own resistance to pitch and roll, N mm per degree. */
+  spring: number;
+}
+
+/** Where nothing was measured. Assumptions, to be changed by whoever looks at the result. */
 export const USUAL_GROUND = { recess: 3, soleRecess: 6, spring: 1500, gridMm: 2, newtons: 2500 };
 /** What frog and sole give besides the ground, N/mm³. Assumption, because horn and cushion are softer than firm ground. */
 const SOFTNESS: Partial<Record<Part, number>> = { frog: 0.25, fill: 0.25, sole: 1 };
@@ -44,14 +55,13 @@ export interface GroundAnswer {
   peak: number;
   /** Highest pressure of the shoe on the wall's border at toe and heels, kPa. */
   hoof: { toePeak: number; heelPeak: number };
-  /** From the centre of rotation after the tilt to toe and hindmost support, along the ground, mm. */
+  /** From the centre of rotation after the tilt to breakover and hindmost support, along the ground, mm. */
   lever: { front: number; support: number };
   /** Centre of force, mm. */
   centre: { x: number; y: number };
   residual: number;
   iterations: number;
   /** Cell by cell, for the map; kPa. */
-  cells: readonly Cell[];
   pressures: readonly number[];
 }
 
@@ -63,39 +73,22 @@ const BORDER = 1;
 
 /**
  * A foot in a shoe at rest on a ground. The shoe passes what it carries on to the wall's border, spread linearly and without
- * pull; what frog, plate and filling carry goes to the frog, what the sole carries to the sole.
- * Errors: `frog` for one that hangs below its shoe, and those of {@link restOnGround}.
+ * pull; what frog, plate and filling carry goes to the frog, what the sole carries to the sole. Toe, middle and heel are
+ * thirds of the foot's length; what lies behind the heels counts as heel.
+ * Errors: those of {@link restOnGround}.
  */
-export function footOnGround(question: GroundQuestion): Result<GroundAnswer> {
-  const { foot, shoe, frog, stiffness, load, spring, gridMm } = question;
-  const hangs = shoe.kind !== "bare" && shoe.thickness + frog.recess < 0;
-  if (hangs && !frog.filled)
-    return fail(
-      "frog",
-      "frog.recess",
-      "This frog hangs below the shoe’s own ground surface: it would carry the horse on any ground. Check its height and the shoe’s thickness.",
-      frog.recess,
-    );
-  const cells = shoeCells(foot, shoe, frog.filled, gridMm);
-  const thickness = shoe.kind === "bare" ? 0 : shoe.thickness;
-  const clearance: Record<Part, number> = {
-    shoe: 0,
-    plate: 0,
-    wall: 0,
-    fill: 0,
-    frog: thickness + frog.recess,
-    sole: thickness + USUAL_GROUND.soleRecess,
-  };
-  const elements = cells.map(({ x, y, area, part }): Element => ({
+export function planOnGround(plan: GroundPlan, { stiffness, load, spring }: Standing): Result<GroundAnswer> {
+  const { cells, heelY, toeY, corY } = plan;
+  const elements = cells.map(({ x, y, area, part, clearance }): Element => ({
     x,
     y,
     area,
-    clearance: clearance[part],
+    clearance,
     softness: SOFTNESS[part],
   }));
   const rest = restOnGround(
     elements,
-    { newtons: load.newtons, x: load.x, y: foot.corY + load.lead },
+    { newtons: load.newtons, x: load.x, y: corY + load.lead },
     stiffness,
     spring,
   );
@@ -105,13 +98,10 @@ export function footOnGround(question: GroundQuestion): Result<GroundAnswer> {
   const all = forces.reduce((sum, force) => sum + force, 0);
   const part = (take: (cell: Cell) => boolean) =>
     cells.reduce((sum, cell, at) => (take(cell) ? sum + (forces[at] ?? 0) : sum), 0) / all;
-  const length = foot.toeY - foot.heelY;
-  const third = (from: number, to: number) =>
-    part(({ y }) => y >= foot.heelY + from * length && y < foot.heelY + to * length);
-  const heel = third(Number.NEGATIVE_INFINITY, 1 / 3);
-  const middle = third(1 / 3, 2 / 3);
+  const [low, high] = [heelY + (toeY - heelY) / 3, heelY + (2 * (toeY - heelY)) / 3];
+  const heel = part(({ y }) => y < low);
+  const middle = part(({ y }) => y >= low && y < high);
   const lateral = part(({ x }) => x > 0);
-  const height = foot.corHeight + thickness;
   const [cos, sin] = [Math.cos(radians(pitch)), Math.sin(radians(pitch))];
   return ok({
     sink,
@@ -127,10 +117,10 @@ export function footOnGround(question: GroundQuestion): Result<GroundAnswer> {
       sole: part(({ part: of }) => of === "sole"),
     },
     peak: KPA * pressures.reduce((most, one) => Math.max(most, one), 0),
-    hoof: hoofSide(question, cells, pressures, forces),
+    hoof: hoofSide(plan, pressures, forces),
     lever: {
-      front: (foot.toeY - foot.corY) * cos - height * sin,
-      support: (foot.corY - endsAt(foot, shoe)) * cos + height * sin,
+      front: (plan.breaksAtY - corY) * cos - plan.corHeight * sin,
+      support: (corY - plan.endsAtY) * cos + plan.corHeight * sin,
     },
     centre: {
       x: cells.reduce((sum, { x }, at) => sum + x * (forces[at] ?? 0), 0) / all,
@@ -138,29 +128,26 @@ export function footOnGround(question: GroundQuestion): Result<GroundAnswer> {
     },
     residual,
     iterations,
-    cells,
     pressures: pressures.map((one) => KPA * one),
   });
 }
 
 /** Peaks on the wall's border: of a bare foot what the ground does there, of a shod one what the shoe passes on. */
 function hoofSide(
-  { foot, gridMm }: GroundQuestion,
-  cells: readonly Cell[],
+  { cells, border, heelY, toeY }: GroundPlan,
   pressures: readonly number[],
   forces: readonly number[],
 ): GroundAnswer["hoof"] {
-  const length = foot.toeY - foot.heelY;
+  const length = toeY - heelY;
   const peaks = (places: readonly { y: number; pressure: number }[]) => {
     const most = (take: (y: number) => boolean) =>
       KPA * places.reduce((highest, { y, pressure }) => (take(y) ? Math.max(highest, pressure) : highest), 0);
     return {
-      toePeak: most((y) => y >= foot.heelY + (2 / 3) * length),
-      heelPeak: most((y) => y < foot.heelY + length / 3),
+      toePeak: most((y) => y >= heelY + (2 / 3) * length),
+      heelPeak: most((y) => y < heelY + length / 3),
     };
   };
-  const shod = cells.some(({ part }) => part === "shoe");
-  if (!shod)
+  if (border.length === 0)
     return peaks(
       cells.flatMap(({ y, part }, at) => (part === "wall" ? [{ y, pressure: pressures[at] ?? 0 }] : [])),
     );
@@ -173,15 +160,8 @@ function hoofSide(
     y += own * cell.y;
   }
   if (force <= 0) return { toePeak: 0, heelPeak: 0 };
-  const border = shoeCells(
-    foot,
-    { kind: "bare", webMedial: 0, webLateral: 0, thickness: 0, heelExtension: 0, barBehind: 0 },
-    false,
-    gridMm,
-  )
-    .filter(({ part }) => part === "wall")
-    .map((cell): Element => ({ x: cell.x, y: cell.y, area: cell.area, clearance: 0 }));
-  const spread = restOnGround(border, { newtons: force, x: x / force, y: y / force }, BORDER, NO_SPRING);
+  const ring = border.map((cell): Element => ({ x: cell.x, y: cell.y, area: cell.area, clearance: 0 }));
+  const spread = restOnGround(ring, { newtons: force, x: x / force, y: y / force }, BORDER, NO_SPRING);
   if (!spread.ok) return { toePeak: 0, heelPeak: 0 };
-  return peaks(border.map((cell, at) => ({ y: cell.y, pressure: spread.value.pressures[at] ?? 0 })));
+  return peaks(ring.map((cell, at) => ({ y: cell.y, pressure: spread.value.pressures[at] ?? 0 })));
 }

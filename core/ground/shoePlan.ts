@@ -1,5 +1,7 @@
 import type { SolarPoint } from "../geometry/vector";
 import { cellsOf, lookStep, type Cell, type FootPlan, type Part } from "./plan";
+import { fail, ok, type Result } from "../result";
+import { USUAL_GROUND, type GroundPlan } from "./groundModel";
 import { rasterOf, type Raster } from "./raster";
 
 /** The shoes of two measures. */
@@ -75,7 +77,7 @@ const lastFrog = ({ frogHalf, heelY, toeY }: FootPlan): number => {
 };
 
 /** The cells of a foot in a shoe. */
-export function shoeCells(foot: FootPlan, shoe: ShoePlan, filled: boolean, gridMm: number): Cell[] {
+function shoeCells(foot: FootPlan, shoe: ShoePlan, filled: boolean, gridMm: number): Cell[] {
   const raster = rasterOf(
     foot.outline,
     {
@@ -90,8 +92,60 @@ export function shoeCells(foot: FootPlan, shoe: ShoePlan, filled: boolean, gridM
 }
 
 /** Where the shoe, or the bare heel, ends behind. */
-export const endsAt = ({ heelY }: FootPlan, shoe: ShoePlan): number =>
+const endsAt = ({ heelY }: FootPlan, shoe: ShoePlan): number =>
   shoe.kind === "bare" ? heelY : heelY - (shoe.kind === "egg-bar" ? shoe.barBehind : shoe.heelExtension);
+
+/** The wall of a bare foot, on which a shoe bears. */
+const BARE: ShoePlan = {
+  kind: "bare",
+  webMedial: 0,
+  webLateral: 0,
+  thickness: 0,
+  heelExtension: 0,
+  barBehind: 0,
+};
+
+/**
+ * A foot of two measures in one of five shoes. `recess` is the frog above the foot's bearing plane, mm; `filled` is pad and
+ * compound flush with the shoe's ground surface. Errors: `frog` for one that hangs below its shoe.
+ */
+export function plainPlan(
+  foot: FootPlan,
+  shoe: ShoePlan,
+  { recess, filled }: { recess: number; filled: boolean },
+  gridMm: number,
+): Result<GroundPlan> {
+  const shod = shoe.kind !== "bare";
+  const thickness = shod ? shoe.thickness : 0;
+  if (shod && !filled && thickness + recess < 0)
+    return fail(
+      "frog",
+      "frog.recess",
+      "This frog hangs below the shoe’s own ground surface: it would carry the horse on any ground. Check its height and the shoe’s thickness.",
+      recess,
+    );
+  const clearance: Record<Part, number> = {
+    shoe: 0,
+    plate: 0,
+    wall: 0,
+    fill: 0,
+    frog: thickness + recess,
+    sole: thickness + USUAL_GROUND.soleRecess,
+  };
+  return ok({
+    cells: shoeCells(foot, shoe, filled, gridMm).map((cell) => ({
+      ...cell,
+      clearance: clearance[cell.part],
+    })),
+    border: shod ? shoeCells(foot, BARE, false, gridMm).filter(({ part }) => part === "wall") : [],
+    heelY: foot.heelY,
+    toeY: foot.toeY,
+    corY: foot.corY,
+    corHeight: foot.corHeight + thickness,
+    breaksAtY: foot.toeY,
+    endsAtY: endsAt(foot, shoe),
+  });
+}
 
 /** The same foot seen in a mirror. */
 export const mirrored = (foot: FootPlan): FootPlan => ({
