@@ -175,6 +175,19 @@ describe("an owner’s sheet", () => {
   });
 });
 
+describe("a vet’s sheet", () => {
+  test("the paper of the prescription stands first among its eight pictures", () => {
+    const papered = vetSheet(
+      { horse, one: { ...one, paperId: "paper" }, records, today: "2026-11-10" },
+      DEFAULT_SETTINGS,
+      wording,
+      day,
+    );
+    expect(picturesOf(papered)).toHaveLength(8);
+    expect(picturesOf(papered)[0]).toBe("paper");
+  });
+});
+
 describe("as HTML", () => {
   test.each([
     ["the owner’s", owner],

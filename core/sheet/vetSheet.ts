@@ -55,7 +55,9 @@ function picturesFor({ one, records }: Pick<VetQuestion, "one" | "records">): {
     return photo === own[0] || photo === own.at(-1);
   };
   const inOrder = [...photos.filter(isEnd), ...photos.filter((photo) => !isEnd(photo))];
-  const chosen = new Set(inOrder.slice(0, MOST_PICTURES - films.length));
+  const chosen = new Set(
+    inOrder.slice(0, MOST_PICTURES - films.length - (one.paperId === undefined ? 0 : 1)),
+  );
   return { films, photos: photos.filter((photo) => chosen.has(photo)) };
 }
 
@@ -92,12 +94,15 @@ export function vetSheet(
     ...toldParts(one),
     ...observedParts(one, records, day),
     ...logParts(one, day),
-    ...(films.length + photos.length > 0
+    ...(films.length + photos.length + (one.paperId === undefined ? 0 : 1) > 0
       ? [
           { kind: "heading" as const, text: "Pictures" },
           {
             kind: "pictures" as const,
             pictures: [
+              ...(one.paperId === undefined
+                ? []
+                : [{ pictureId: one.paperId, caption: "The prescription as it was written" }]),
               ...films.map(({ pictureId, limb, view, date, standIn }) => ({
                 pictureId,
                 caption: `${sentenceCase(wording.limb(limb))}, radiograph ${FILM_VIEW_NAMES[view].toLowerCase()}, ${day(date)}${standIn ? ", stand-in" : ""}`,
