@@ -2,8 +2,9 @@ import { describe, expect, test } from "@jest/globals";
 import { seededRandom } from "../math/random";
 import { restOnGround, type Element } from "./contact";
 import { planOnGround, USUAL_GROUND, type GroundAnswer, type Standing } from "./groundModel";
+import type { SolarPoint } from "../geometry/vector";
 import { plainFoot, type FootPlan } from "./plan";
-import { mirrored, plainPlan, USUAL_SHOE, type GroundShoe, type ShoePlan } from "./shoePlan";
+import { plainPlan, USUAL_SHOE, type GroundShoe, type ShoePlan } from "./shoePlan";
 
 /** A strip of cells along y, from -half to half. */
 const strip = (half: number, step: number): Element[] =>
@@ -74,6 +75,12 @@ describe("a rigid plate on springs, against the closed form", () => {
       ),
     ).toBe("no-contact");
   });
+});
+
+/** The same foot seen in a mirror. */
+const mirrored = (foot: FootPlan): FootPlan => ({
+  ...foot,
+  outline: foot.outline.map(([x, y]) => [-x, y] as unknown as SolarPoint).toReversed(),
 });
 
 const CONCRETE = 50;

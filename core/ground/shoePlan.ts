@@ -1,4 +1,3 @@
-import type { SolarPoint } from "../geometry/vector";
 import { cellsOf, lookStep, type Cell, type FootPlan, type Part } from "./plan";
 import { fail, ok, type Result } from "../result";
 import { USUAL_GROUND, type GroundPlan } from "./groundModel";
@@ -146,9 +145,3 @@ export function plainPlan(
     endsAtY: endsAt(foot, shoe),
   });
 }
-
-/** The same foot seen in a mirror. */
-export const mirrored = (foot: FootPlan): FootPlan => ({
-  ...foot,
-  outline: foot.outline.map(([x, y]) => [-x, y] as unknown as SolarPoint).toReversed(),
-});

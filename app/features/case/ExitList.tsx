@@ -3,23 +3,22 @@ import { TextButton } from "~app/ui/TextButton";
 import { EXIT_TESTS, type ExitKind } from "~core/case/exitTests";
 import { sentenceCase } from "~core/foot/wording";
 
-const BOUNDS: Partial<Record<ExitKind, readonly (readonly [key: string, label: string])[]>> = {
-  "heels like wall": [["within", "degrees"]],
-  "axis straight": [["within", "degrees"]],
-  "axis like pair": [["within", "degrees"]],
-  "frog on ground": [["within", "mm"]],
-  "white line under": [["under", "mm"]],
-  "sole depth": [["least", "mm"]],
-  "palmar angle": [
-    ["from", "from, degrees"],
-    ["to", "to, degrees"],
-  ],
-  "capsule rotation": [["within", "degrees"]],
-  "grown down": [["least", "mm"]],
-  "defect under": [["under", "mm"]],
-  "stands on it": [["visits", "visits in a row"]],
-  shoeings: [["least", "shoeings"]],
-};
+const UNIT_WORDS = { deg: "degrees", mm: "mm", times: "times" };
+
+/** The bounds that a kind of test asks, each with its words. */
+function boundsOf(kind: ExitKind | undefined): { bound: string; label: string }[] {
+  if (kind === undefined) return [];
+  const { unit, start } = EXIT_TESTS[kind];
+  return Object.keys(start)
+    .filter((key) => key !== "kind")
+    .map((bound) => {
+      const words = unit ? UNIT_WORDS[unit] : "";
+      return {
+        bound,
+        label: sentenceCase(bound === "from" || bound === "to" ? `${bound}, ${words}` : words),
+      };
+    });
+}
 
 /** How it is seen that a stage has done its work. */
 export function ExitList({ stage }: { stage: number }) {
@@ -47,13 +46,13 @@ export function ExitList({ stage }: { stage: number }) {
                   }
                 >
                   {({ getFieldValue }) =>
-                    (BOUNDS[getFieldValue(["stages", stage, "exit", name, "kind"]) as ExitKind] ?? []).map(
-                      ([bound, label]) => (
-                        <Form.Item key={bound} name={[name, bound]} label={sentenceCase(label)}>
-                          <InputNumber />
-                        </Form.Item>
-                      ),
-                    )
+                    boundsOf(
+                      getFieldValue(["stages", stage, "exit", name, "kind"]) as ExitKind | undefined,
+                    ).map(({ bound, label }) => (
+                      <Form.Item key={bound} name={[name, bound]} label={label}>
+                        <InputNumber />
+                      </Form.Item>
+                    ))
                   }
                 </Form.Item>
                 <TextButton className="ember" onClick={() => remove(name)}>

@@ -1,5 +1,5 @@
 import { caseSchema, stagesWithoutExit, type Case } from "~core/case/caseRecord";
-import type { ExitTest } from "~core/case/exitTests";
+import { EXIT_TESTS, type ExitTest } from "~core/case/exitTests";
 import { change, make } from "~core/record/change";
 import { sameValue, type Edit } from "~core/record/edit";
 import { fail, ok, type Result } from "~core/result";
@@ -80,23 +80,8 @@ const isPrescribed = (one: CaseFormValues["prescription"]): boolean =>
 
 /** Only the bounds that a kind of test has: a kind that was changed leaves none of another’s behind. */
 function exitOf(test: Partial<Record<string, unknown>>): ExitTest {
-  const bounds: Record<ExitTest["kind"], readonly string[]> = {
-    "heels like wall": ["within"],
-    "axis straight": ["within"],
-    "axis like pair": ["within"],
-    "frog on ground": ["within"],
-    "white line under": ["under"],
-    "sole depth": ["least"],
-    "palmar angle": ["from", "to"],
-    "capsule rotation": ["within"],
-    "grown down": ["least"],
-    "defect under": ["under"],
-    "stands on it": ["visits"],
-    shoeings: ["least"],
-    "vet agrees": [],
-  };
-  const own = bounds[test["kind"] as ExitTest["kind"]] ?? [];
-  return Object.fromEntries(["kind", ...own].map((key) => [key, test[key]])) as ExitTest;
+  const start: object = EXIT_TESTS[test["kind"] as ExitTest["kind"]]?.start ?? { kind: undefined };
+  return Object.fromEntries(Object.keys(start).map((key) => [key, test[key]])) as ExitTest;
 }
 
 /** Emptied fields are missing fields, at any depth. */

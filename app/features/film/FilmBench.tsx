@@ -1,4 +1,4 @@
-import { Button, Segmented, Slider, Switch } from "antd";
+import { Segmented, Slider, Switch } from "antd";
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { HorseFile } from "~app/data/queries";
@@ -193,9 +193,6 @@ export function FilmBench({
           </aside>
         </div>
       )}
-      <div className="film-foot">
-        <Button onClick={() => void navigate(`/horses/${film.horseId}/films`)}>All radiographs</Button>
-      </div>
     </div>
   );
 }

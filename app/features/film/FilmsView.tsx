@@ -1,4 +1,4 @@
-import { Button, DatePicker, Segmented } from "antd";
+import { DatePicker, Segmented } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -196,9 +196,6 @@ export function FilmsView({ file, today }: { file: HorseFile; today: string }) {
           ))}
         </aside>
       </div>
-      <p>
-        <Button onClick={() => void navigate(`/horses/${horse.id}`)}>{horse.name}’s page</Button>
-      </p>
     </div>
   );
 }
