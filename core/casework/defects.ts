@@ -16,7 +16,6 @@ export interface DefectThen {
   below?: number | undefined;
   /** Its lower end from the ground. */
   above?: number | undefined;
-  area?: number | undefined;
   wall?: WallPlace | undefined;
   gone?: boolean | undefined;
 }

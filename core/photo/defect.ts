@@ -9,8 +9,6 @@ export interface DefectSize {
   /** Its upper end from the hairline, and its lower end from the ground. */
   below?: number;
   above?: number;
-  /** Of the ellipse with that length and width, mm². */
-  area?: number;
 }
 
 /** A defect's size from its marks in mm. */
@@ -19,8 +17,6 @@ export function defectSize(points: Partial<Record<string, Vector>>): DefectSize 
   const size: DefectSize = {};
   if (defectUpper && defectLower) size.length = distance(defectUpper, defectLower);
   if (defectFront && defectBack) size.width = distance(defectFront, defectBack);
-  if (size.length !== undefined && size.width !== undefined)
-    size.area = (Math.PI / 4) * size.length * size.width;
   const down = hairline && (ground ?? defectLower) && along(hairline, ground ?? defectLower);
   if (down && hairline && defectUpper) size.below = dot(minus(defectUpper, hairline), down);
   if (down && ground && defectLower) size.above = dot(minus(ground, defectLower), down);
