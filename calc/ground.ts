@@ -90,6 +90,17 @@ export const ground = calculator({
     });
     if (!found.ok) return found;
     const { sink, pitch, roll, share: shares, peak, hoof, lever, residual, iterations } = found.value;
-    return ok({ sink, pitch, roll, share: shares, peak, hoof, lever, residual, iterations });
+    const { toePeak, heelPeak } = hoof;
+    return ok({
+      sink,
+      pitch,
+      roll,
+      share: shares,
+      peak,
+      hoof: { toePeak, heelPeak },
+      lever,
+      residual,
+      iterations,
+    });
   },
 });

@@ -5,13 +5,13 @@ import type { Cell, Part } from "./plan";
 
 /** A foot in a shoe as the ground meets it: its cells with their heights, and the border of the wall that the shoe bears on. */
 export interface GroundPlan {
-  /** `clearance` above the shoe's ground surface, mm; under 0 it hangs below it. */
-  cells: readonly (Cell & { clearance: number })[];
-  /** The wall's border under the shoe; empty for a bare foot, whose wall meets the ground itself. */
+  cells: readonly Cell[];
+  /** What the shoe bears on: the wall's border, and the frog where a pad reaches it; empty for a bare foot. */
   border: readonly Cell[];
   /** Hindmost heel and toe of the foot, and its centre of rotation with its height above the ground, mm. */
   heelY: number;
   toeY: number;
+  corX: number;
   corY: number;
   corHeight: number;
   /** Where the foot breaks over, and where its support ends behind. */
@@ -32,7 +32,7 @@ export interface Standing {
 /** Where nothing was measured. Assumptions, to be changed by whoever looks at the result. */
 export const USUAL_GROUND = { recess: 3, soleRecess: 6, spring: 1500, gridMm: 2, newtons: 2500 };
 /** What frog and sole give besides the ground, N/mm³. Assumption, because horn and cushion are softer than firm ground. */
-const SOFTNESS: Partial<Record<Part, number>> = { frog: 0.25, fill: 0.25, sole: 1 };
+const SOFTNESS: Partial<Record<Part, number>> = { frog: 0.25, fill: 0.25, packing: 0.25, sole: 1 };
 
 /** What a foot does on a ground by the model: for comparing shoes, never for foretelling a patient. */
 export interface GroundAnswer {
@@ -53,8 +53,8 @@ export interface GroundAnswer {
   };
   /** Highest pressure on the ground, kPa. */
   peak: number;
-  /** Highest pressure of the shoe on the wall's border at toe and heels, kPa. */
-  hoof: { toePeak: number; heelPeak: number };
+  /** Highest pressure of the shoe on the wall's border at toe and heels, kPa, and the part of the load that reaches the frog. */
+  hoof: { toePeak: number; heelPeak: number; frog: number };
   /** From the centre of rotation after the tilt to breakover and hindmost support, along the ground, mm. */
   lever: { front: number; support: number };
   /** Centre of force, mm. */
@@ -66,10 +66,15 @@ export interface GroundAnswer {
 }
 
 const KPA = 1000;
+/** What these parts carry goes to the frog. */
+const FOR_FROG: readonly Part[] = ["frog", "fill", "plate"];
 /** So small that it only makes the answer the only one. */
 const NO_SPRING = 1e-6;
-/** Stiffness of the wall's border under the shoe: only its evenness counts. */
-const BORDER = 1;
+/**
+ * Stiffness of the wall's border under the shoe, N/mm³; only against a frog under a pad does it count. Assumption, because a
+ * wall under load gives a few tenths of a millimetre.
+ */
+const BORDER = 3;
 
 /**
  * A foot in a shoe at rest on a ground. The shoe passes what it carries on to the wall's border, spread linearly and without
@@ -88,7 +93,7 @@ export function planOnGround(plan: GroundPlan, { stiffness, load, spring }: Stan
   }));
   const rest = restOnGround(
     elements,
-    { newtons: load.newtons, x: load.x, y: corY + load.lead },
+    { newtons: load.newtons, x: plan.corX + load.x, y: corY + load.lead },
     stiffness,
     spring,
   );
@@ -113,11 +118,11 @@ export function planOnGround(plan: GroundPlan, { stiffness, load, spring }: Stan
       heel,
       medial: 1 - lateral,
       lateral,
-      frog: part(({ part: of }) => of === "frog" || of === "fill" || of === "plate"),
-      sole: part(({ part: of }) => of === "sole"),
+      frog: part(({ part: of }) => FOR_FROG.includes(of)),
+      sole: part(({ part: of }) => of === "sole" || of === "packing"),
     },
     peak: KPA * pressures.reduce((most, one) => Math.max(most, one), 0),
-    hoof: hoofSide(plan, pressures, forces),
+    hoof: hoofSide(plan, pressures, forces, load.newtons),
     lever: {
       front: (plan.breaksAtY - corY) * cos - plan.corHeight * sin,
       support: (corY - plan.endsAtY) * cos + plan.corHeight * sin,
@@ -137,20 +142,27 @@ function hoofSide(
   { cells, border, heelY, toeY }: GroundPlan,
   pressures: readonly number[],
   forces: readonly number[],
+  newtons: number,
 ): GroundAnswer["hoof"] {
   const length = toeY - heelY;
-  const peaks = (places: readonly { y: number; pressure: number }[]) => {
+  const peaks = (places: readonly Cell[], pressure: readonly number[]) => {
     const most = (take: (y: number) => boolean) =>
-      KPA * places.reduce((highest, { y, pressure }) => (take(y) ? Math.max(highest, pressure) : highest), 0);
+      KPA *
+      places.reduce(
+        (highest, { y, part }, at) =>
+          part === "wall" && take(y) ? Math.max(highest, pressure[at] ?? 0) : highest,
+        0,
+      );
     return {
       toePeak: most((y) => y >= heelY + (2 / 3) * length),
       heelPeak: most((y) => y < heelY + length / 3),
     };
   };
-  if (border.length === 0)
-    return peaks(
-      cells.flatMap(({ y, part }, at) => (part === "wall" ? [{ y, pressure: pressures[at] ?? 0 }] : [])),
-    );
+  const direct = cells.reduce(
+    (sum, { part }, at) => (FOR_FROG.includes(part) ? sum + (forces[at] ?? 0) : sum),
+    0,
+  );
+  if (border.length === 0) return { ...peaks(cells, pressures), frog: direct / newtons };
   let [force, x, y] = [0, 0, 0];
   for (const [at, cell] of cells.entries()) {
     if (cell.part !== "shoe") continue;
@@ -159,9 +171,20 @@ function hoofSide(
     x += own * cell.x;
     y += own * cell.y;
   }
-  if (force <= 0) return { toePeak: 0, heelPeak: 0 };
-  const ring = border.map((cell): Element => ({ x: cell.x, y: cell.y, area: cell.area, clearance: 0 }));
-  const spread = restOnGround(ring, { newtons: force, x: x / force, y: y / force }, BORDER, NO_SPRING);
-  if (!spread.ok) return { toePeak: 0, heelPeak: 0 };
-  return peaks(ring.map((cell, at) => ({ y: cell.y, pressure: spread.value.pressures[at] ?? 0 })));
+  const nothing = { toePeak: 0, heelPeak: 0, frog: direct / newtons };
+  if (force <= 0) return nothing;
+  const bears = border.map((cell): Element => ({
+    x: cell.x,
+    y: cell.y,
+    area: cell.area,
+    clearance: 0,
+    softness: SOFTNESS[cell.part],
+  }));
+  const spread = restOnGround(bears, { newtons: force, x: x / force, y: y / force }, BORDER, NO_SPRING);
+  if (!spread.ok) return nothing;
+  const passed = border.reduce(
+    (sum, { part, area }, at) => (part === "fill" ? sum + area * (spread.value.pressures[at] ?? 0) : sum),
+    0,
+  );
+  return { ...peaks(border, spread.value.pressures), frog: (direct + passed) / newtons };
 }

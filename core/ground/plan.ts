@@ -1,8 +1,11 @@
 import type { SolarPoint } from "../geometry/vector";
-import type { Raster } from "./raster";
+import type { Grid } from "./raster";
 
-/** What a piece of the plan is: it decides its height and how soft it is, and where its load goes. */
-export const PARTS = ["shoe", "plate", "wall", "frog", "fill", "sole"] as const;
+/**
+ * What a piece of the plan is: it decides how soft it is, and where its load goes. A plate and a fill carry for the frog, a
+ * packing for the sole.
+ */
+export const PARTS = ["shoe", "plate", "wall", "frog", "fill", "sole", "packing"] as const;
 export type Part = (typeof PARTS)[number];
 
 /** One cell of the plan. */
@@ -12,6 +15,8 @@ export interface Cell {
   /** Mm²: less than the grid's where an edge runs through it. */
   area: number;
   part: Part;
+  /** Above the shoe's ground surface, mm; under 0 it hangs below it. */
+  clearance: number;
 }
 
 /** A foot from above as far as the model asks, solar frame: x to lateral, y to the toe, mm. */
@@ -73,14 +78,14 @@ export function plainFoot({
 const LOOKS = 2;
 
 /**
- * Cuts a plan into cells of a grid: each place of the raster, LOOKS a side of a cell, says what part lies there; undefined
- * is nothing. The grid stands about the midline, so that a mirrored plan gives mirrored cells.
+ * Cuts a plan into cells: each place of the grid, LOOKS a side of a cell, says what part lies there (undefined is nothing)
+ * and how high it is; a cell has the mean of its places.
  */
 export function cellsOf(
-  raster: Raster,
+  { columns, rows, left, back, stepMm }: Grid,
   partAt: (place: number, x: number, y: number) => Part | undefined,
+  clearanceAt: (part: Part, place: number, x: number, y: number) => number,
 ): Cell[] {
-  const { columns, rows, left, back, stepMm } = raster;
   const share = stepMm * stepMm;
   const across = Math.ceil(columns / LOOKS);
   const found = new Map<number, Cell>();
@@ -88,18 +93,26 @@ export function cellsOf(
     for (let column = 0; column < columns; column++) {
       const x = left + column * stepMm;
       const y = back + row * stepMm;
-      const part = partAt(row * columns + column, x, y);
+      const place = row * columns + column;
+      const part = partAt(place, x, y);
       if (part === undefined) continue;
       const cell = Math.floor(row / LOOKS) * across + Math.floor(column / LOOKS);
       const key = cell * PARTS.length + PARTS.indexOf(part);
       let own = found.get(key);
-      if (!own) found.set(key, (own = { part, area: 0, x: 0, y: 0 }));
+      if (!own) found.set(key, (own = { part, area: 0, x: 0, y: 0, clearance: 0 }));
       own.area += share;
       own.x += x * share;
       own.y += y * share;
+      own.clearance += clearanceAt(part, place, x, y) * share;
     }
-  return [...found.values()].map(({ part, area, x, y }) => ({ part, area, x: x / area, y: y / area }));
+  return [...found.values()].map(({ part, area, x, y, clearance }) => ({
+    part,
+    area,
+    x: x / area,
+    y: y / area,
+    clearance: clearance / area,
+  }));
 }
 
-/** The step of the raster that a grid wants, mm. */
+/** The step of the places that a grid of cells wants, mm. */
 export const lookStep = (gridMm: number): number => gridMm / LOOKS;

@@ -1,7 +1,7 @@
 import { cellsOf, lookStep, type Cell, type FootPlan, type Part } from "./plan";
 import { fail, ok, type Result } from "../result";
 import { USUAL_GROUND, type GroundPlan } from "./groundModel";
-import { rasterOf, type Raster } from "./raster";
+import { distancesTo, gridOver, placesWithin } from "./raster";
 
 /** The shoes of two measures. */
 export const GROUND_SHOES = ["bare", "plain", "straight-bar", "egg-bar", "heart-bar"] as const;
@@ -37,7 +37,7 @@ function partOf(
   foot: FootPlan,
   shoe: ShoePlan,
   filled: boolean,
-  { within, toBorder }: Raster,
+  { within, toBorder }: { within: Uint8Array; toBorder: Float32Array },
 ): (place: number, x: number, y: number) => Part | undefined {
   const { heelY, outline, frogHalf } = foot;
   const bare = shoe.kind === "bare";
@@ -75,19 +75,23 @@ const lastFrog = ({ frogHalf, heelY, toeY }: FootPlan): number => {
   return y;
 };
 
-/** The cells of a foot in a shoe. */
-function shoeCells(foot: FootPlan, shoe: ShoePlan, filled: boolean, gridMm: number): Cell[] {
-  const raster = rasterOf(
-    foot.outline,
-    {
-      half: Math.max(...foot.outline.map(([x]) => Math.abs(x))),
-      back: endsAt(foot, shoe),
-      front: foot.toeY,
-    },
-    lookStep(gridMm),
-    shoe.kind === "bare" ? WALL_RING_MM : Math.max(shoe.webMedial, shoe.webLateral),
-  );
-  return cellsOf(raster, partOf(foot, shoe, filled, raster));
+/** The cells of a foot in a shoe, each part at its own height. */
+function shoeCells(
+  foot: FootPlan,
+  shoe: ShoePlan,
+  filled: boolean,
+  gridMm: number,
+  clearance: Record<Part, number>,
+): Cell[] {
+  const half = Math.max(...foot.outline.map(([x]) => Math.abs(x)));
+  const grid = gridOver({ half, back: endsAt(foot, shoe), front: foot.toeY }, lookStep(gridMm));
+  const reach = shoe.kind === "bare" ? WALL_RING_MM : Math.max(shoe.webMedial, shoe.webLateral);
+  const places = {
+    within: placesWithin(grid, [foot.outline]),
+    // Open from the last point to the first: no border runs across the heels.
+    toBorder: distancesTo(grid, foot.outline, reach),
+  };
+  return cellsOf(grid, partOf(foot, shoe, filled, places), (part) => clearance[part]);
 }
 
 /** Where the shoe, or the bare heel, ends behind. */
@@ -124,24 +128,22 @@ export function plainPlan(
       recess,
     );
   const clearance: Record<Part, number> = {
-    shoe: 0,
-    plate: 0,
-    wall: 0,
-    fill: 0,
+    ...FLUSH,
     frog: thickness + recess,
     sole: thickness + USUAL_GROUND.soleRecess,
   };
   return ok({
-    cells: shoeCells(foot, shoe, filled, gridMm).map((cell) => ({
-      ...cell,
-      clearance: clearance[cell.part],
-    })),
-    border: shod ? shoeCells(foot, BARE, false, gridMm).filter(({ part }) => part === "wall") : [],
+    cells: shoeCells(foot, shoe, filled, gridMm, clearance),
+    border: shod ? shoeCells(foot, BARE, false, gridMm, FLUSH).filter(({ part }) => part === "wall") : [],
     heelY: foot.heelY,
     toeY: foot.toeY,
+    corX: 0,
     corY: foot.corY,
     corHeight: foot.corHeight + thickness,
     breaksAtY: foot.toeY,
     endsAtY: endsAt(foot, shoe),
   });
 }
+
+/** Nothing lies higher than what bears. */
+const FLUSH: Record<Part, number> = { shoe: 0, plate: 0, wall: 0, fill: 0, packing: 0, frog: 0, sole: 0 };
