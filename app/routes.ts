@@ -16,6 +16,7 @@ export default [
       route("horses/:horseId/cases/:caseId/edit", "routes/case-edit.tsx"),
       route("horses/:horseId/films/:filmId", "routes/film.tsx"),
       route("forge/:visitId?/:limb?", "routes/forge.tsx"),
+      route("ground/:visitId?/:limb?", "routes/ground.tsx"),
       route("rounds", "routes/rounds.tsx"),
       route("rounds/:date", "routes/day.tsx"),
       route("files", "routes/files.tsx"),

@@ -1,30 +1,15 @@
-import { visitFoot, type VisitFoot } from "~core/visit/visitFoot";
-import { LIMBS, type Limb } from "~core/foot/limb";
+import type { Limb } from "~core/foot/limb";
 import { forgingId, ON_THE_ANVIL, type Forged, type Forging, type Steel } from "~core/forge/forgeRecord";
-import type { Visit } from "~core/record/visit";
 import { comingHorses, type PlannedHorse } from "~core/visit/comingShoes";
 import { addDays } from "~core/calendar/date";
-import {
-  fileInCare,
-  readHorseFile,
-  rosterOf,
-  visitById,
-  type HorseFile,
-  type RosterRecords,
-} from "./queries";
+import { readFootAt, type FootAt } from "./footAt";
+import { rosterOf, type RosterRecords } from "./queries";
 import { session } from "./session";
-
-/** A foot whose shoe is to be forged, with all that its fit is worked out from. */
-export interface ForgeFoot {
-  visit: Visit;
-  file: HorseFile;
-  limb: Limb;
-  feet: Record<Limb, VisitFoot>;
-}
 
 /** What the forge reads: the foot if there is one, what lies on the anvil, the log, and the steel. */
 export interface ForgeRecords {
-  foot?: ForgeFoot;
+  /** The foot whose shoe is to be forged. */
+  foot?: FootAt;
   /** What lies on the anvil; made by the first change to it. */
   forging: Forging | undefined;
   forgingId: string;
@@ -37,7 +22,7 @@ export async function readForge(
   of: { visitId: string; limb: Limb } | undefined,
 ): Promise<ForgeRecords | undefined> {
   const { db } = session;
-  const foot = of && (await readFoot(of));
+  const foot = of && (await readFootAt(of));
   if (of && !foot) return undefined;
   const id = of ? forgingId(of.visitId, of.limb) : ON_THE_ANVIL;
   const [forging, forged, steel] = await Promise.all([
@@ -46,18 +31,6 @@ export async function readForge(
     db.steel.toArray(),
   ]);
   return { ...(foot && { foot }), forging, forgingId: id, forged, steel };
-}
-
-async function readFoot({ visitId, limb }: { visitId: string; limb: Limb }): Promise<ForgeFoot | undefined> {
-  const visit = await visitById(visitId);
-  const read = visit && (await readHorseFile(visit.horseId));
-  if (!visit || !read) return undefined;
-  const file = fileInCare(read);
-  const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, file)])) as Record<
-    Limb,
-    VisitFoot
-  >;
-  return { visit, file, limb, feet };
 }
 
 /** A foot as it was left is told by so many days of records. */

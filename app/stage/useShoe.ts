@@ -29,7 +29,7 @@ const draftOf = (record: ShoeRecord | undefined): ShoeDraft => ({
 });
 
 /** The shoe of one foot at this visit: what is advised, what is chosen, how it fits, and what is still open. */
-export function useShoe(context: StageContext) {
+export function useShoe(context: Pick<StageContext, "visit" | "file" | "feet" | "limb">) {
   const { visit, file, feet, limb } = context;
   const wording = useWording();
   const settings = useSettings();

@@ -1,22 +1,32 @@
 import { TextButton } from "~app/ui/TextButton";
-import { NavLink, useRouteLoaderData } from "react-router";
+import { Drawer } from "antd";
+import { useState } from "react";
+import { NavLink, useLocation, useRouteLoaderData } from "react-router";
 import type { Round } from "../data/session";
 import { chooseRound } from "../data/session";
 import { Mark } from "./Mark";
 import { SaveLine } from "./SaveLine";
 import "./frame.css";
 
-const ABOVE = [
-  ["/", "Today"],
-  ["/horses", "Horses"],
-  ["/forge", "Forge"],
-  ["/rounds", "Rounds"],
-] as const;
-const BELOW = [
-  ["/files", "Files"],
-  ["/cautions", "Cautions"],
-  ["/settings", "Settings"],
-] as const;
+/** A place of the application; on a phone the first ones stand in the bar, the others behind More. */
+interface Place {
+  to: string;
+  name: string;
+  /** Stands in the bar of a phone. */
+  inBar?: true;
+}
+const ABOVE: readonly Place[] = [
+  { to: "/", name: "Today", inBar: true },
+  { to: "/horses", name: "Horses", inBar: true },
+  { to: "/forge", name: "Forge" },
+  { to: "/rounds", name: "Rounds", inBar: true },
+  { to: "/ground", name: "Ground" },
+];
+const BELOW: readonly Place[] = [
+  { to: "/files", name: "Files" },
+  { to: "/cautions", name: "Cautions" },
+  { to: "/settings", name: "Settings" },
+];
 
 /** The rail on the left, a bar at the bottom of a phone; the work to the right of it. */
 export function Frame({ children, onFind }: { children: React.ReactNode; onFind: () => void }) {
@@ -34,6 +44,7 @@ export function Frame({ children, onFind }: { children: React.ReactNode; onFind:
         <button type="button" className="rail-find" onClick={onFind}>
           Find <kbd>/</kbd>
         </button>
+        <More />
         <div className="rail-rest" />
         <RailLinks links={BELOW} />
         <div className="rail-foot">
@@ -48,13 +59,54 @@ export function Frame({ children, onFind }: { children: React.ReactNode; onFind:
   );
 }
 
-function RailLinks({ links }: { links: readonly (readonly [string, string])[] }) {
-  return links.map(([to, name]) => (
-    <NavLink key={to} to={to} end={to === "/"} className="rail-link" prefetch="intent">
+function RailLinks({ links }: { links: readonly Place[] }) {
+  return links.map(({ to, name, inBar }) => (
+    <NavLink
+      key={to}
+      to={to}
+      end={to === "/"}
+      className={inBar ? "rail-link" : "rail-link rail-not-in-bar"}
+      prefetch="intent"
+    >
       <span className="rail-bob" aria-hidden="true" />
       {name}
     </NavLink>
   ));
+}
+
+/** On a phone: every place that has no room in the bar, and what the rail says below. */
+function More() {
+  const [open, setOpen] = useState(false);
+  const { pathname } = useLocation();
+  const rest = [...ABOVE, ...BELOW].filter(({ inBar }) => !inBar);
+  const here = rest.find(({ to }) => pathname.startsWith(to));
+  const round = (useRouteLoaderData("root") as { round: Round } | undefined)?.round ?? "own";
+  return (
+    <>
+      <button
+        type="button"
+        className={here ? "rail-link rail-more active" : "rail-link rail-more"}
+        aria-expanded={open}
+        onClick={() => setOpen(true)}
+      >
+        <span className="rail-bob" aria-hidden="true" />
+        {here?.name ?? "More"}
+      </button>
+      <Drawer placement="bottom" size="default" open={open} onClose={() => setOpen(false)} title="More">
+        <nav className="more-links" aria-label="More">
+          {rest.map(({ to, name }) => (
+            <NavLink key={to} to={to} className="more-link" onClick={() => setOpen(false)}>
+              {name}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="more-foot">
+          <SaveLine />
+          <RoundNote round={round} />
+        </div>
+      </Drawer>
+    </>
+  );
 }
 
 /** Says that made-up records are open, and the way back to one's own. */

@@ -36,7 +36,7 @@ export interface Rest {
 }
 
 /** Nothing is stiffer than this, N/mm³: steel on rock. */
-const STIFFEST = 1000;
+export const STIFFEST = 1000;
 /** Newton steps at the most: the active set settles in a few. */
 const MOST_STEPS = 200;
 /** Force and moments balance to this part of the load. */

@@ -6,6 +6,8 @@ import type { Cell, Part } from "./plan";
 /** A foot in a shoe as the ground meets it: its cells with their heights, and the border of the wall that the shoe bears on. */
 export interface GroundPlan {
   cells: readonly Cell[];
+  /** Corner of the grid that the cells lie in, mm, and its step. */
+  grid: { left: number; back: number; stepMm: number };
   /** What the shoe bears on: the wall's border, and the frog where a pad reaches it; empty for a bare foot. */
   border: readonly Cell[];
   /** Hindmost heel and toe of the foot, and its centre of rotation with its height above the ground, mm. */

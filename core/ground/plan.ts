@@ -88,7 +88,14 @@ export function cellsOf(
 ): Cell[] {
   const share = stepMm * stepMm;
   const across = Math.ceil(columns / LOOKS);
-  const found = new Map<number, Cell>();
+  const count = across * Math.ceil(rows / LOOKS) * PARTS.length;
+  // Plain numbers side by side, a row of parts for each cell: a plan has tens of thousands of places.
+  const [areas, xs, ys, heights] = [0, 1, 2, 3].map(() => new Float64Array(count)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++) {
       const x = left + column * stepMm;
@@ -98,21 +105,33 @@ export function cellsOf(
       if (part === undefined) continue;
       const cell = Math.floor(row / LOOKS) * across + Math.floor(column / LOOKS);
       const key = cell * PARTS.length + PARTS.indexOf(part);
-      let own = found.get(key);
-      if (!own) found.set(key, (own = { part, area: 0, x: 0, y: 0, clearance: 0 }));
-      own.area += share;
-      own.x += x * share;
-      own.y += y * share;
-      own.clearance += clearanceAt(part, place, x, y) * share;
+      areas[key] = (areas[key] ?? 0) + share;
+      xs[key] = (xs[key] ?? 0) + x * share;
+      ys[key] = (ys[key] ?? 0) + y * share;
+      heights[key] = (heights[key] ?? 0) + clearanceAt(part, place, x, y) * share;
     }
-  return [...found.values()].map(({ part, area, x, y, clearance }) => ({
-    part,
-    area,
-    x: x / area,
-    y: y / area,
-    clearance: clearance / area,
-  }));
+  const cells: Cell[] = [];
+  for (let key = 0; key < count; key++) {
+    const area = areas[key] ?? 0;
+    if (area === 0) continue;
+    const of = (sums: Float64Array) => (sums[key] ?? 0) / area;
+    cells.push({
+      part: PARTS[key % PARTS.length] as Part,
+      area,
+      x: of(xs),
+      y: of(ys),
+      clearance: of(heights),
+    });
+  }
+  return cells;
 }
+
+/** The grid that the cells of some places lie in: its corner and its step, mm. */
+export const cellGrid = ({ left, back, stepMm }: Grid): { left: number; back: number; stepMm: number } => ({
+  left: left - stepMm / 2,
+  back: back - stepMm / 2,
+  stepMm: LOOKS * stepMm,
+});
 
 /** The step of the places that a grid of cells wants, mm. */
 export const lookStep = (gridMm: number): number => gridMm / LOOKS;

@@ -1,4 +1,4 @@
-import { cellsOf, lookStep, type Cell, type FootPlan, type Part } from "./plan";
+import { cellGrid, cellsOf, lookStep, type FootPlan, type Part } from "./plan";
 import { fail, ok, type Result } from "../result";
 import { USUAL_GROUND, type GroundPlan } from "./groundModel";
 import { distancesTo, gridOver, placesWithin } from "./raster";
@@ -82,7 +82,7 @@ function shoeCells(
   filled: boolean,
   gridMm: number,
   clearance: Record<Part, number>,
-): Cell[] {
+): Pick<GroundPlan, "cells" | "grid"> {
   const half = Math.max(...foot.outline.map(([x]) => Math.abs(x)));
   const grid = gridOver({ half, back: endsAt(foot, shoe), front: foot.toeY }, lookStep(gridMm));
   const reach = shoe.kind === "bare" ? WALL_RING_MM : Math.max(shoe.webMedial, shoe.webLateral);
@@ -91,7 +91,10 @@ function shoeCells(
     // Open from the last point to the first: no border runs across the heels.
     toBorder: distancesTo(grid, foot.outline, reach),
   };
-  return cellsOf(grid, partOf(foot, shoe, filled, places), (part) => clearance[part]);
+  return {
+    cells: cellsOf(grid, partOf(foot, shoe, filled, places), (part) => clearance[part]),
+    grid: cellGrid(grid),
+  };
 }
 
 /** Where the shoe, or the bare heel, ends behind. */
@@ -133,8 +136,10 @@ export function plainPlan(
     sole: thickness + USUAL_GROUND.soleRecess,
   };
   return ok({
-    cells: shoeCells(foot, shoe, filled, gridMm, clearance),
-    border: shod ? shoeCells(foot, BARE, false, gridMm, FLUSH).filter(({ part }) => part === "wall") : [],
+    ...shoeCells(foot, shoe, filled, gridMm, clearance),
+    border: shod
+      ? shoeCells(foot, BARE, false, gridMm, FLUSH).cells.filter(({ part }) => part === "wall")
+      : [],
     heelY: foot.heelY,
     toeY: foot.toeY,
     corX: 0,

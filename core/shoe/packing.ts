@@ -40,6 +40,10 @@ const VAULT_PART = 0.5;
 /** The vault where nobody measured the sulcus, mm on a foot of size 1. Assumption, an ordinary foot's. */
 const USUAL_SULCUS_MM = 12;
 
+/** The mean vault of a sole, mm: by its own depth beside the frog, else an ordinary foot's. Estimate. */
+export const meanVault = ({ k, sulcusDepthMm }: { k: number; sulcusDepthMm?: number | undefined }): number =>
+  VAULT_PART * (sulcusDepthMm ?? USUAL_SULCUS_MM * k);
+
 /** What compound fills: between the shoe's inner edges, from the sole down to a pad or to the ground side of the shoe. */
 export interface CompoundSpace {
   /** Closed, mm. */
@@ -68,7 +72,7 @@ export function compoundVolume({
   frogArea,
   under,
 }: CompoundSpace): number {
-  const vault = VAULT_PART * (sulcusDepthMm ?? USUAL_SULCUS_MM * k);
+  const vault = meanVault({ k, sulcusDepthMm });
   const area = Math.abs(polygonArea(outline));
   const frog = Math.min(area, Math.max(0, frogArea));
   const overFrog = Math.max(0, under + (frogProudMm === undefined ? vault : -frogProudMm));

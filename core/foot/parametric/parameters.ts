@@ -2,7 +2,7 @@ import type { Limb, Side } from "../limb";
 import { isFore, SIDES } from "../limb";
 import { SIZE_ONE_WIDTH_MM } from "../sizeOne";
 import type { SolarPoint } from "../../geometry/vector";
-import type { TrimFoot } from "./predict";
+import { COR_HEIGHT_PART, type TrimFoot } from "./predict";
 
 /**
  * A whole foot in a few numbers: everything that is drawn, made up for the demo round or given to practise on is
@@ -44,7 +44,6 @@ const UNIT = { sulcus: 44, corBehindApex: 25, toeWall: 10, quarterWall: 8.5, hee
 /** Heel half width over ground width, and how much of a curl goes inwards. Assumption, from drawn feet. */
 const HEEL_HALF_WIDTH_PART = 0.33;
 const CURL_INWARDS_PART = 0.35;
-const COR_HEIGHT_PART = 0.4;
 
 export const sizeFactor = (foot: Pick<FootParameters, "limb" | "widthMm">): number =>
   foot.widthMm / (isFore(foot.limb) ? SIZE_ONE_WIDTH_MM.fore : SIZE_ONE_WIDTH_MM.hind);

@@ -39,7 +39,7 @@ export interface PredictedFoot {
 }
 
 /** Height of the centre of rotation over the bearing length. Source: assumption, because it is unknown without a radiograph. */
-const COR_HEIGHT_PART = 0.4;
+export const COR_HEIGHT_PART = 0.4;
 
 export const NO_CUT: Cuts = { toe: 0, heelMedial: 0, heelLateral: 0, dress: 0 };
 

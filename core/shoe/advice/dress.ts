@@ -47,6 +47,19 @@ const MAKES: Record<Base, (shoe: Specification) => Partial<Specification>> = {
   "egg bar": () => ({ type: "egg bar", support: "heel" }),
 };
 
+/** A shoe made to another base, its section and toe kept: what the base is made of, nothing of what it was before. */
+export const asBase = (spec: Specification, base: Base): Specification => {
+  const open: Specification = {
+    ...spec,
+    type: "plain",
+    support: spec.type === "egg bar" ? "frog" : spec.support,
+    pad: "none",
+    packing: "none",
+    riveted: false,
+  };
+  return { ...open, ...MAKES[base](open) };
+};
+
 /** Web of a narrow and a broad shoe against the ordinary one, mm. */
 const WEB_MM: Record<Web, number> = { narrow: -3, ordinary: 0, broad: 5 };
 /** A broad web is not made thinner than this for it, and light metal is made thicker by this, mm. */

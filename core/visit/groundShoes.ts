@@ -1,0 +1,162 @@
+import { corHeightOf } from "../foot/parametric/parameters";
+import { COR_HEIGHT_PART } from "../foot/parametric/predict";
+import { fitTwoMeasures } from "../forge/twoMeasures";
+import type { ComparedShoe } from "../ground/compare";
+import type { StandingFoot } from "../ground/fittedPlan";
+import { fail, ok, type Result } from "../result";
+import { asBase } from "../shoe/advice/dress";
+import { tryOn } from "../shoe/advice/fitted";
+import { proposalName } from "../shoe/advice/proposalName";
+import { BASE_NAMES } from "../shoe/advice/rule";
+import { ordinaryShoe, specDifferences, type Specification } from "../shoe/specification";
+import { foundBench } from "./foundBench";
+import type { VisitFoot } from "./visitFoot";
+import { advisedShoes, fitChoice, type VisitShoe } from "./visitShoe";
+import type { Wording } from "../foot/wording";
+
+/** Where a shoe that can be stood on the ground comes from. */
+export const SHOE_FROM = {
+  on: "on the foot",
+  chosen: "chosen today",
+  advised: "advised",
+  otherwise: "to compare",
+} as const;
+
+/** A shoe that can be stood on the ground beside others. */
+export interface GroundChoice extends ComparedShoe {
+  spec: Specification;
+  from: keyof typeof SHOE_FROM;
+}
+
+/** What is stood: the foot, and the shoes there are for it; the first is the one that others are held against. */
+export interface GroundBench {
+  foot: StandingFoot;
+  choices: GroundChoice[];
+  /** Its outline goes through measured points, not through a guess. */
+  measured: boolean;
+}
+
+/** A broad web against the shoe's own, mm. */
+const BROADER_MM = 6;
+
+type Asked = Omit<GroundChoice, "question" | "name">;
+
+/** The same shoe otherwise: open, with each bar, on a frog pad, with a broader web, and none at all. */
+const otherwise = (spec: Specification): Asked[] => [
+  ...BASE_NAMES.filter((base) => base !== "sliding").map((base): Asked => ({
+    id: base.replace(" ", "-"),
+    spec: asBase(spec, base),
+    from: "otherwise",
+  })),
+  {
+    id: "broad",
+    spec: { ...asBase(spec, "open"), width: spec.width + BROADER_MM },
+    from: "otherwise",
+  },
+];
+
+/** Each shoe once, the first of those that are alike; named as the adviser names shoes. */
+function eachOnce(
+  asked: readonly Asked[],
+  ordinary: Specification,
+  question: (spec: Specification, from: GroundChoice["from"]) => GroundChoice["question"],
+): GroundChoice[] {
+  const list: GroundChoice[] = [];
+  for (const one of asked)
+    if (!list.some(({ spec }) => specDifferences(spec, one.spec).length === 0))
+      list.push({
+        ...one,
+        name: proposalName(one.spec, ordinary),
+        question: question(one.spec, one.from),
+      });
+  return list;
+}
+
+/**
+ * A foot of the records: the shoe that is on it first, what was chosen for it, what is advised, and the same otherwise. After
+ * a signed visit the shoe that was chosen there is the one that is on.
+ */
+export function groundOfFoot(
+  shoe: VisitShoe,
+  foot: VisitFoot,
+  { massKg, signed }: { massKg: number; signed: boolean },
+  wording: Wording,
+): GroundBench {
+  const ordinary = ordinaryShoe(shoe.limb, massKg);
+  const on =
+    (signed ? foot.shoe?.spec : undefined) ??
+    foundBench(shoe, foot, massKg)?.spec ??
+    (shoe.shoeFacts.keptBare ? asBase(ordinary, "bare") : ordinary);
+  const chosen = signed ? undefined : foot.shoe?.spec;
+  const shod = [chosen, on, ordinary].find((spec) => spec && spec.type !== "bare") ?? ordinary;
+  const asked: Asked[] = [
+    { id: "on", spec: on, from: "on" },
+    ...(chosen ? [{ id: "chosen", spec: chosen, from: "chosen" as const }] : []),
+    ...advisedShoes(shoe).proposals.map(({ spec }, at): Asked => ({
+      id: `advised-${at + 1}`,
+      spec,
+      from: "advised",
+    })),
+    ...otherwise(shod),
+  ];
+  const { foot: shodFoot, drawn, measured } = shoe.toShoe;
+  return {
+    foot: {
+      corHeight: corHeightOf(drawn),
+      frogProud: shoe.shoeFacts.frogProudMm,
+      sulcusDepth: shoe.facts.sulcusDepthMm,
+    },
+    choices: eachOnce(asked, ordinary, (spec, from) =>
+      from === "chosen" && foot.shoe
+        ? fitChoice(shoe, foot.shoe, spec, wording).fit.question
+        : tryOn({ ...shoe.tried, foot: shodFoot }, spec).question,
+    ),
+    measured,
+  };
+}
+
+/** What a foot without records is told by. */
+export interface TwoMeasuresOfFoot {
+  end: "fore" | "hind";
+  /** Across the widest part and heels to toe, mm. */
+  width: number;
+  length: number;
+}
+const FEET_MM = { from: 50, to: 260 };
+/** A foot is no more than so much longer than wide, or wider than long. */
+const MOST_RATIO = 1.6;
+/** The horse that a foot without records is taken to carry, kg. */
+export const MEASURES_KG = 520;
+
+/**
+ * A foot by two measures, the shape a sound one's: an estimate. Errors: `range` for a measure that no foot has,
+ * `out-of-order` for two that do not make a foot together.
+ */
+export function groundByMeasures({ end, width, length }: TwoMeasuresOfFoot): Result<GroundBench> {
+  for (const [name, mm] of Object.entries({ width, length }))
+    if (!(mm >= FEET_MM.from && mm <= FEET_MM.to))
+      return fail("range", name, `A foot’s ${name} lies between ${FEET_MM.from} and ${FEET_MM.to} mm.`, mm);
+  if (Math.max(width / length, length / width) > MOST_RATIO)
+    return fail(
+      "out-of-order",
+      "length",
+      "These two measures do not make one foot. Measure both again.",
+      length,
+    );
+  const ordinary = ordinaryShoe(end === "fore" ? "LF" : "LH", MEASURES_KG);
+  return ok({
+    foot: { corHeight: COR_HEIGHT_PART * length },
+    choices: eachOnce(
+      [{ id: "on", spec: ordinary, from: "otherwise" }, ...otherwise(ordinary)],
+      ordinary,
+      (spec) => fitTwoMeasures({ end, width, length, spec }).question,
+    ),
+    measured: false,
+  });
+}
+
+/** The four that are looked at unless somebody chooses: what is on, what was chosen or is advised first, bars, a broad web. */
+const USUAL_IDS = ["on", "chosen", "advised-1", "egg-bar", "broad", "heart-bar", "straight-bar"];
+export const MOST_SHOES = 4;
+export const usualShoes = ({ choices }: GroundBench): string[] =>
+  USUAL_IDS.filter((id) => choices.some((one) => one.id === id)).slice(0, MOST_SHOES);
