@@ -1,5 +1,5 @@
 import { wrap, type Remote } from "comlink";
-import type { GroundQuestion, Sensitivity, SweptShoe } from "~core/ground/compare";
+import type { GroundQuestion, Sensitivity, StoodShoe, SweptShoe } from "~core/ground/compare";
 import type { GroundWorker } from "./ground.worker";
 import { running, type Running } from "./running";
 
@@ -18,3 +18,10 @@ export const aroundInWorker = (
   running<GroundWorker, { sensitivity: Sensitivity[]; sweep: SweptShoe[] }>(started(), (remote) =>
     remote.around(question),
   );
+
+/** Two shoes on several grounds, for an argument to cite. */
+export const onGroundsInWorker = (
+  question: GroundQuestion,
+  stiffnesses: readonly number[],
+): Running<StoodShoe[][]> =>
+  running<GroundWorker, StoodShoe[][]>(started(), (remote) => remote.onGrounds(question, stiffnesses));

@@ -24,6 +24,13 @@ const groundWorker = {
     tidy();
     return compareOnGround(question, gridMm, plans);
   },
+  /** The same on several grounds, coarsely: numbers to cite, no map to draw. */
+  onGrounds: (question: GroundQuestion, stiffnesses: readonly number[]) => {
+    tidy();
+    return stiffnesses.map((stiffness) =>
+      compareOnGround({ ...question, standing: { ...question.standing, stiffness } }, SWEEP_GRID_MM, plans),
+    );
+  },
   around: (question: GroundQuestion) => {
     tidy();
     return {

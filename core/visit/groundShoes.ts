@@ -1,11 +1,15 @@
 import { corHeightOf } from "../foot/parametric/parameters";
 import { COR_HEIGHT_PART } from "../foot/parametric/predict";
 import { fitTwoMeasures } from "../forge/twoMeasures";
-import type { ComparedShoe } from "../ground/compare";
+import type { ComparedShoe, GroundQuestion } from "../ground/compare";
 import type { StandingFoot } from "../ground/fittedPlan";
+import { USUAL_GROUND } from "../ground/groundModel";
+import { groundsOf, HARDEST, type Ground } from "../ground/grounds";
+import { paceLoad } from "../ground/loads";
+import type { Footing } from "../shoe/facts";
 import { fail, ok, type Result } from "../result";
 import { asBase } from "../shoe/advice/dress";
-import { tryOn } from "../shoe/advice/fitted";
+import { questionOn } from "../shoe/advice/fitted";
 import { proposalName } from "../shoe/advice/proposalName";
 import { BASE_NAMES } from "../shoe/advice/rule";
 import { ordinaryShoe, specDifferences, type Specification } from "../shoe/specification";
@@ -99,7 +103,7 @@ export function groundOfFoot(
     })),
     ...otherwise(shod),
   ];
-  const { foot: shodFoot, drawn, measured } = shoe.toShoe;
+  const { drawn, measured } = shoe.toShoe;
   return {
     foot: {
       corHeight: corHeightOf(drawn),
@@ -109,7 +113,7 @@ export function groundOfFoot(
     choices: eachOnce(asked, ordinary, (spec, from) =>
       from === "chosen" && foot.shoe
         ? fitChoice(shoe, foot.shoe, spec, wording).fit.question
-        : tryOn({ ...shoe.tried, foot: shodFoot }, spec).question,
+        : questionOn(shoe.tried, spec),
     ),
     measured,
   };
@@ -160,3 +164,33 @@ const USUAL_IDS = ["on", "chosen", "advised-1", "egg-bar", "broad", "heart-bar",
 export const MOST_SHOES = 4;
 export const usualShoes = ({ choices }: GroundBench): string[] =>
   USUAL_IDS.filter((id) => choices.some((one) => one.id === id)).slice(0, MOST_SHOES);
+
+/**
+ * What is put to the model for a proposed shoe: itself against the shoe that is on, or where it is that one, against an open
+ * shoe of the same bar; on each ground that the horse goes on, at a walk.
+ */
+export function groundCaseOf(
+  bench: GroundBench,
+  spec: Specification,
+  { massKg, fore, footing }: { massKg: number; fore: boolean; footing: readonly Footing[] },
+): { id: string; against: string; grounds: Ground[]; question: GroundQuestion } | undefined {
+  const same = (one: GroundChoice) => specDifferences(one.spec, spec).length === 0;
+  const own = bench.choices.find(same);
+  const against = bench.choices.find((one) => !same(one) && (one.id === "on" || one.id === "open"));
+  if (!own || !against) return undefined;
+  const grounds = groundsOf(footing);
+  return {
+    id: own.id,
+    against: against.id,
+    grounds,
+    question: {
+      foot: bench.foot,
+      shoes: [against, own].map(({ id, name, question }) => ({ id, name, question })),
+      standing: {
+        stiffness: (grounds[0] ?? HARDEST).stiffness,
+        load: { newtons: paceLoad("walk", massKg, fore), x: 0, lead: 0 },
+        spring: USUAL_GROUND.spring,
+      },
+    },
+  };
+}

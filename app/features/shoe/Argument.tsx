@@ -1,18 +1,32 @@
+import { Link } from "react-router";
+import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { outcomeInWords, type Outcome } from "~core/outcome/outcomes";
 import type { ShoeFacts } from "~core/shoe/facts";
 import { Disputes } from "./Disputes";
+import { useGroundClaims, type GroundClaims } from "./useGroundClaims";
 import { useOutcomes } from "./useOutcomes";
 import type { FittedProposal } from "~core/shoe/advice/fitted";
+import type { GroundBench } from "~core/visit/groundShoes";
 
 /** A word before what speaks against: how it does. */
 const AS = { "ruled out": "Ruled out: ", against: "", "not in it": "", price: "" } as const;
 /** As many prices as are read; the rest is what stands in every such shoe. */
 const MOST_AGAINST = 6;
 
+interface ArgumentProps {
+  proposal: FittedProposal;
+  facts: ShoeFacts;
+  /** The foot and its shoes, as they are stood on the ground. */
+  bench: GroundBench;
+  /** The page where this foot stands on the ground. */
+  groundAt: string;
+}
+
 /** Reasons both ways, each with what was seen and how well it is supported; what it breaks; what is disputed. */
-export function Argument({ proposal, facts }: { proposal: FittedProposal; facts: ShoeFacts }) {
+export function Argument({ proposal, facts, bench, groundAt }: ArgumentProps) {
   const wording = useWording();
+  const ground = useGroundClaims(proposal, facts, bench);
   const outcomes = useOutcomes(proposal, facts);
   const { reasonsFor, reasonsAgainst, cautions, breaks, disputes } = proposal;
   const own = wording.inOwnWords;
@@ -28,6 +42,7 @@ export function Argument({ proposal, facts }: { proposal: FittedProposal; facts:
                 {own(seen)}; {rule.support}
               </span>
             </span>
+            <OnGround claims={ground} rule={rule.id} groundAt={groundAt} />
             {outcomes.has(rule.id) && (
               <span className="reason-outcome">
                 <b>Your own.</b> {outcomeInWords(outcomes.get(rule.id) as Outcome)}
@@ -55,6 +70,7 @@ export function Argument({ proposal, facts }: { proposal: FittedProposal; facts:
                   {own(seen)}; {rule.support}
                 </span>
               )}
+              {as !== "price" && <OnGround claims={ground} rule={rule.id} groundAt={groundAt} />}
             </li>
           ))}
         </ul>
@@ -71,5 +87,27 @@ export function Argument({ proposal, facts }: { proposal: FittedProposal; facts:
         </p>
       ))}
     </div>
+  );
+}
+
+/** What the model of the ground says to a reason on this foot, with the way to look at it. */
+function OnGround({
+  claims,
+  rule,
+  groundAt,
+}: {
+  claims: GroundClaims | undefined;
+  rule: string;
+  groundAt: string;
+}) {
+  const says = claims?.says.get(rule);
+  if (!claims || !says) return null;
+  return (
+    <span className="reason-ground">
+      <b>By the model, on this foot:</b> <Fractions text={says} />.{" "}
+      <Link className="link" to={`${groundAt}?shoes=${claims.shoes}`}>
+        On the ground
+      </Link>
+    </span>
   );
 }

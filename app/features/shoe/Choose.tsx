@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import type { FittedProposal } from "~core/shoe/advice/fitted";
+import { groundOfFoot } from "~core/visit/groundShoes";
 import { advisedShoes } from "~core/visit/visitShoe";
 import { foundGave, foundInWords, gaveInWords } from "~core/shoe/foundShoe";
 import { specDifferences } from "~core/shoe/specification";
@@ -19,14 +20,23 @@ import type { ShoeViewProps } from "./shoeView";
 /** What speaks for which shoe, and the specification that is taken from it. */
 export function Choose(props: ShoeViewProps) {
   const { context, shoeing, show } = props;
-  const { file, feet, limb } = context;
+  const { visit, file, feet, limb } = context;
   const { shoe, spec, draft } = shoeing;
   const wording = useWording();
   const { shoeFacts } = shoe;
   const advice = useMemo(() => advisedShoes(shoe), [shoe]);
-  const { lastShoe, trim } = feet[limb];
+  const foot = feet[limb];
+  const { lastShoe, trim } = foot;
+  const { massKg } = file.horse;
+  const signed = visit.status === "signed";
+  /* eslint-disable react-hooks/exhaustive-deps -- the foot is worked out with the shoe; wording is the same while its unit is */
+  const ground = useMemo(
+    () => groundOfFoot(shoe, foot, { massKg, signed }, wording),
+    [shoe, massKg, signed, wording.unit],
+  );
+  /* eslint-enable react-hooks/exhaustive-deps */
   const [opened, setOpened] = useState<string | undefined>(undefined);
-  const { found } = feet[limb].shoe ?? {};
+  const { found } = foot.shoe ?? {};
   const gave = found && gaveInWords(foundGave(found, shoe.facts.survey), wording);
   const first = advice.proposals[0];
   const chosenIs = (proposal: FittedProposal) =>
@@ -122,7 +132,14 @@ export function Choose(props: ShoeViewProps) {
                 <p className="proposal-spec">
                   <Fractions text={specInWords(proposal.spec, wording)} />
                 </p>
-                {isOpen && <Argument proposal={proposal} facts={shoeFacts} />}
+                {isOpen && (
+                  <Argument
+                    proposal={proposal}
+                    facts={shoeFacts}
+                    bench={ground}
+                    groundAt={`/ground/${visit.id}/${limb}`}
+                  />
+                )}
               </li>
             );
           })}

@@ -22,13 +22,13 @@ const LEAST_NAILS = 2;
 const NO_HAND = { back: 0, turn: 0, fuller: { medial: 0, lateral: 0 } };
 
 /** A shoe on a foot as nobody has set it yet; a toe that is eased at all brings its breakover back by that. */
-export const tryOn = (foot: TriedOn, spec: Specification): Fit =>
-  fitShoe({
-    ...foot,
-    spec,
-    setting: NO_HAND,
-    breakover: { ...foot.breakover, fromToe: Math.max(foot.breakover.fromToe, leastRoll(spec)) },
-  });
+export const questionOn = (foot: TriedOn, spec: Specification): FitQuestion => ({
+  ...foot,
+  spec,
+  setting: NO_HAND,
+  breakover: { ...foot.breakover, fromToe: Math.max(foot.breakover.fromToe, leastRoll(spec)) },
+});
+export const tryOn = (foot: TriedOn, spec: Specification): Fit => fitShoe(questionOn(foot, spec));
 
 /**
  * A specification as this foot can carry it: a web that leaves steel inside its holes, no more nails than find sound wall,

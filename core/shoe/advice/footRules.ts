@@ -48,6 +48,7 @@ export const FOOT_RULES: readonly ShoeRule[] = [
     against: "A pad keeps damp in; a plate must stay passive, inside the frog’s edges, behind its true apex",
     source: "trade practice",
     support: "common practice",
+    onGround: "frog",
     sees: (facts) =>
       only(
         lowWithFrog(facts),
@@ -110,6 +111,7 @@ export const FOOT_RULES: readonly ShoeRule[] = [
     against: "More steel behind, and it can be trodden off",
     source: "trade practice",
     support: "common practice",
+    onGround: "posture",
     sees: (facts) => only(soreOrSloping(facts), soreWords(facts)),
     gives: (facts) => ({
       toeEdge: facts.lowHeels || facts.breakoverBack > ROLL_FROM_MM ? "rolled" : "eased",
@@ -137,6 +139,7 @@ export const FOOT_RULES: readonly ShoeRule[] = [
     against: "Heel load on the hoof side rises, and on firm ground it is a lever behind the foot",
     source: "simulated relations of foot and ground",
     support: "a model, not a measurement",
+    onGround: "posture",
     sees: (facts) => only(!onFirm(facts) && soreOrSloping(facts), `${soreWords(facts)}, soft ground`),
     bases: { "egg bar": 4 },
   },
@@ -148,6 +151,7 @@ export const FOOT_RULES: readonly ShoeRule[] = [
     against: "Its relief shows on soft ground only",
     source: "simulated relations of foot and ground",
     support: "a model, not a measurement",
+    onGround: "posture",
     sees: (facts) => only(facts.heelsRunForward, "heels run forward"),
     bases: { "egg bar": -6 },
     caution: "A bar behind a heel that is not there presses it down at landing.",

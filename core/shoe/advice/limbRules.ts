@@ -127,6 +127,7 @@ export const LIMB_RULES: readonly ShoeRule[] = [
     against: "Each overhang lengthens a lever: small steps",
     source: "trade practice",
     support: "common practice",
+    onGround: "sides",
     sees: (facts) => {
       const seen = oneSideOf(facts);
       if (!seen || seen.spared) return undefined;

@@ -26,6 +26,12 @@ export type Support =
 export const WEBS = ["narrow", "ordinary", "broad"] as const;
 export type Web = (typeof WEBS)[number];
 
+/**
+ * What a rule claims of the ground, to be put to the model of contact for this foot: how it stands, how deep it sinks, what
+ * the frog carries, how far it tilts to a side.
+ */
+export type GroundClaim = "posture" | "sink" | "frog" | "sides";
+
 /** What a rule wants of a shoe: fields of its specification, how broad it is, the least web that holds its nails. */
 export interface Dressing extends Partial<Specification> {
   web?: Web;
@@ -54,6 +60,8 @@ export interface ShoeRule {
   /** Whole shoes that it rules out: they are shown last, with the reason. */
   rulesOut?: readonly Base[];
   caution?: string;
+  /** What of it can be put to the model of the ground. */
+  onGround?: GroundClaim;
   /** True where nothing is nailed on without a vet's plan. */
   vetFirst?: boolean;
 }

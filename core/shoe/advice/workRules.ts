@@ -24,6 +24,7 @@ export const WORK_RULES: readonly ShoeRule[] = [
     against: "A narrow web sinks in soft ground and gives the sole less cover",
     source: "trade practice",
     support: "common practice",
+    onGround: "sink",
     sees: (facts) => only(onTurf(facts) && !onSoft(facts), stands(facts, "firm turf", "wet turf") ?? ""),
     gives: { profile: "concave", crease: "creased", web: "narrow" },
     weight: 2,
@@ -53,6 +54,7 @@ export const WORK_RULES: readonly ShoeRule[] = [
     against: "More steel to carry, and less bite on turf",
     source: "trade practice",
     support: "common practice",
+    onGround: "sink",
     sees: (facts) => only(onSoft(facts) && !onTurf(facts), stands(facts, "soft arena", "deep ground") ?? ""),
     gives: { web: "broad", profile: "flat" },
     weight: 2,
@@ -274,6 +276,7 @@ export const WORK_RULES: readonly ShoeRule[] = [
     against: "On soft ground it stops the heel sinking",
     source: "simulated relations of foot and ground",
     support: "a model, not a measurement",
+    onGround: "posture",
     sees: (facts) =>
       only(onFirm(facts), facts.footing.length > 0 ? facts.footing.join(", ") : "no soft ground named"),
     rulesOut: ["egg bar"],

@@ -1,0 +1,54 @@
+import { useEffect, useMemo, useState } from "react";
+import { useWording } from "~app/ui/useWording";
+import { onGroundsInWorker } from "~app/workers/ground";
+import { isFore } from "~core/foot/limb";
+import { claimInWords } from "~core/ground/claim";
+import type { StoodShoe } from "~core/ground/compare";
+import type { FittedProposal } from "~core/shoe/advice/fitted";
+import type { ShoeFacts } from "~core/shoe/facts";
+import { groundCaseOf, type GroundBench } from "~core/visit/groundShoes";
+
+/** What the model of the ground says to each reason that claims something of it, and the shoes it was asked with. */
+export interface GroundClaims {
+  /** By the rule's id. */
+  says: ReadonlyMap<string, string>;
+  shoes: string;
+}
+
+/** Puts the reasons of one proposal that speak of ground to the model, for this foot on the horse's own grounds. */
+export function useGroundClaims(
+  { spec, reasonsFor, reasonsAgainst }: FittedProposal,
+  facts: ShoeFacts,
+  bench: GroundBench,
+): GroundClaims | undefined {
+  const wording = useWording();
+  const asked = useMemo(
+    () =>
+      groundCaseOf(bench, spec, { massKg: facts.massKg, fore: isFore(facts.limb), footing: facts.footing }),
+    [bench, spec, facts],
+  );
+  const rules = [...reasonsFor, ...reasonsAgainst].flatMap(({ rule }) =>
+    rule.onGround ? [{ id: rule.id, claim: rule.onGround }] : [],
+  );
+  const speaks = rules.length > 0;
+  const [found, setFound] = useState<{ of: typeof asked; stood: StoodShoe[][] } | undefined>(undefined);
+  useEffect(() => {
+    if (!asked || !speaks) return;
+    const { answer, cancel } = onGroundsInWorker(
+      asked.question,
+      asked.grounds.map(({ stiffness }) => stiffness),
+    );
+    answer.then((stood) => setFound({ of: asked, stood })).catch(() => undefined);
+    return cancel;
+  }, [asked, speaks]);
+  if (!asked || found?.of !== asked) return undefined;
+  const grounds = asked.grounds.map((ground, at) => ({
+    ground,
+    first: found.stood[at]?.[0],
+    own: found.stood[at]?.[1],
+  }));
+  return {
+    says: new Map(rules.map(({ id, claim }) => [id, claimInWords(claim, grounds, wording)])),
+    shoes: `${asked.against},${asked.id}`,
+  };
+}
