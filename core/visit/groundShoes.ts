@@ -23,6 +23,7 @@ export const SHOE_FROM = {
   on: "on the foot",
   chosen: "chosen today",
   advised: "advised",
+  ordinary: "an ordinary shoe",
   otherwise: "to compare",
 } as const;
 
@@ -102,6 +103,7 @@ export function groundOfFoot(
       from: "advised",
     })),
     ...otherwise(shod),
+    { id: "ordinary", spec: ordinary, from: "ordinary" },
   ];
   const { drawn, measured } = shoe.toShoe;
   return {
@@ -151,7 +153,7 @@ export function groundByMeasures({ end, width, length }: TwoMeasuresOfFoot): Res
   return ok({
     foot: { corHeight: COR_HEIGHT_PART * length },
     choices: eachOnce(
-      [{ id: "on", spec: ordinary, from: "otherwise" }, ...otherwise(ordinary)],
+      [{ id: "on", spec: ordinary, from: "ordinary" }, ...otherwise(ordinary)],
       ordinary,
       (spec) => fitTwoMeasures({ end, width, length, spec }).question,
     ),
@@ -165,10 +167,10 @@ export const MOST_SHOES = 4;
 export const usualShoes = ({ choices }: GroundBench): string[] =>
   USUAL_IDS.filter((id) => choices.some((one) => one.id === id)).slice(0, MOST_SHOES);
 
-/**
- * What is put to the model for a proposed shoe: itself against the shoe that is on, or where it is that one, against an open
- * shoe of the same bar; on each ground that the horse goes on, at a walk.
- */
+/** What a proposed shoe is held against: the shoe that is on, else an open one of the same bar, else an ordinary one. */
+const AGAINST = ["on", "open", "ordinary"];
+
+/** What is put to the model for a proposed shoe: itself and another, on each ground that the horse goes on, at a walk. */
 export function groundCaseOf(
   bench: GroundBench,
   spec: Specification,
@@ -176,7 +178,7 @@ export function groundCaseOf(
 ): { id: string; against: string; grounds: Ground[]; question: GroundQuestion } | undefined {
   const same = (one: GroundChoice) => specDifferences(one.spec, spec).length === 0;
   const own = bench.choices.find(same);
-  const against = bench.choices.find((one) => !same(one) && (one.id === "on" || one.id === "open"));
+  const against = AGAINST.flatMap((id) => bench.choices.find((one) => one.id === id && !same(one)) ?? [])[0];
   if (!own || !against) return undefined;
   const grounds = groundsOf(footing);
   return {

@@ -120,6 +120,14 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
             <Link className="link" to={`/horses/${horse.id}/films`}>
               Radiographs{file.films.length > 0 ? ` (${file.films.length})` : ""}
             </Link>
+            {(coming?.status === "open" || last) && (
+              <Link
+                className="link"
+                to={`/ground/${(coming?.status === "open" ? coming : last)?.id ?? ""}/${last?.next?.limb ?? "LF"}`}
+              >
+                On the ground
+              </Link>
+            )}
             {last && (
               <Link className="link" to={`/horses/${horse.id}/sheets?for=owner`}>
                 Sheet for the owner

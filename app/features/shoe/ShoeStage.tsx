@@ -1,5 +1,6 @@
 import { Segmented } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 import { cautionsAt } from "~core/caution/cautions";
 import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "~app/stage/NoteField";
@@ -23,13 +24,18 @@ export function ShoeStage(context: StageContext) {
   const { visit } = context;
   return (
     <div className="shoe-stage">
-      <Segmented
-        className="way-tabs"
-        aria-label="Shoe"
-        options={Object.entries(SHOE_VIEWS).map(([value, label]) => ({ value: value as ShoeView, label }))}
-        value={view}
-        onChange={show}
-      />
+      <div className="shoe-ways">
+        <Segmented
+          className="way-tabs"
+          aria-label="Shoe"
+          options={Object.entries(SHOE_VIEWS).map(([value, label]) => ({ value: value as ShoeView, label }))}
+          value={view}
+          onChange={show}
+        />
+        <Link className="link" to={`/ground/${visit.id}/${context.limb}`}>
+          On the ground
+        </Link>
+      </div>
       {view === "choose" && <Choose {...shared} />}
       {view === "fit" && <FitBench {...shared} />}
       {view === "sizes" && <ReadyMade {...shared} />}
