@@ -23,6 +23,7 @@ import {
   timeStock,
   timeSurvey,
 } from "./core";
+import { groundRedraws, timeGround } from "./ground";
 import { timeForecast, timeMoveCosts, timeRounds } from "./rounds";
 import { chooseLargeFilm, timeFilmNumbers, vetSheetMs } from "./films";
 import { chooseLargePicture, clickThrough, dragging, keystrokes, scriptBytes, timeMonths } from "./page";
@@ -110,6 +111,12 @@ try {
   await page.goto(`${app.address}/cases`);
   await page.getByRole("link", { name: /^Mossback/ }).click();
   const sheetMs = await vetSheetMs(page);
+  await page.goto(`${app.address}/ground`);
+  await page.getByText("Two measures", { exact: true }).click();
+  await page.locator('.ground-columns[data-grid="2"]').waitFor();
+  await page.waitForTimeout(1500);
+  const redraws = await groundRedraws(page, 20);
+  const ground = timeGround();
   const photo = photoAccuracy();
   const fits = timeFit();
   const cutLists = await timeCutList();
@@ -172,6 +179,11 @@ try {
     ["the same, 95th percentile", filmDrags[Math.floor(filmDrags.length * 0.95)] ?? Number.NaN, 33, "ms"],
     ["vet's sheet with pictures: preview and PDF", sheetMs, 3000, "ms"],
     ["page standing still meanwhile, longest", large.frozenMs, 200, "ms"],
+    ["four shoes on the ground, 2 mm grid, median", ground.fine, 200, "ms"],
+    ["the same, first picture (5 mm grid), median", ground.coarse, 100, "ms"],
+    ["seven grounds with four shoes, and their span, median", ground.sweep, 1500, "ms"],
+    ["another ground on the screen: first picture, median", redraws.first, 100, "ms"],
+    ["another ground on the screen: settled, median", redraws.settled, 200, "ms"],
     ["photo, marks in the card's plane to 30 deg: worst angle", photo.flatDeg, 0.1, "deg"],
     ["photo, marks in the card's plane to 30 deg: worst length", photo.flatMm, 0.3, "mm"],
     ["photo, marks off the plane to 10 deg: worst angle", photo.offDeg, 1, "deg"],

@@ -97,7 +97,7 @@ test("nonsense is said at its place and stays as it was typed; nothing is drawn 
   await expect(page.getByRole("alert")).toContainText("between 0.001 and 1000");
 
   await page.goto("/ground");
-  await page.getByText("Two measures").click();
+  await page.getByText("Two measures", { exact: true }).click();
   await settled(page);
   const width = number(page, "Width of the foot");
   await width.fill("20");
@@ -112,9 +112,18 @@ test("nonsense is said at its place and stays as it was typed; nothing is drawn 
   await settled(page);
 });
 
-test("a horse is chosen by name; one without a visit says so; an unknown foot leaves the frame around it", async ({
-  page,
-}) => {
+test("a horse that nobody measured says so, with what does instead", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Try a first day: one horse, nothing measured" }).click();
+  await expect(page.getByText("First day, made up.")).toBeVisible();
+  await page.goto("/ground");
+  await page.getByRole("combobox", { name: "Horse" }).selectOption({ index: 1 });
+  await expect(page.getByRole("alert")).toContainText(/Nothing was measured on .* yet/);
+  await page.getByText("Two measures", { exact: true }).click();
+  await settled(page);
+});
+
+test("a horse is chosen by name; an unknown foot leaves the frame around it", async ({ page }) => {
   await openDemo(page);
   await page.getByRole("link", { name: "Ground", exact: true }).click();
   await page.getByRole("combobox", { name: "Horse" }).selectOption({ label: "Brigadoon Lad" });

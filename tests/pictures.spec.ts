@@ -131,6 +131,11 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.getByRole("button", { name: "Take this plan" }).click({ timeout: 90_000 });
   await page.getByRole("button", { name: "Tue 24 Nov" }).click();
   await take(page, "rounds");
+  await page.goto("/ground");
+  await page.getByRole("combobox", { name: "Horse" }).selectOption({ label: "Brigadoon Lad" });
+  await page.locator('.ground-columns[data-grid="2"]').waitFor();
+  await page.getByRole("img", { name: /over seven grounds/ }).waitFor();
+  await take(page, "ground");
   await page.goto("/cases");
   await page.getByRole("link", { name: /^Major Oak/ }).click();
   await take(page, "case");
@@ -154,10 +159,6 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.goto("/settings");
   await page.getByText("Barn: dark, large").click();
   await expect(page.locator("html")).toHaveAttribute("data-theme", "barn");
-  await page.goto(`${VISIT}/trim?view=bench`);
-  await page.getByRole("button", { name: "Start the cut sheet" }).click();
-  await page.getByRole("checkbox").first().click();
-  await take(page, "trim-phone", undefined, PHONE);
   await page.goto("/forge?view=heats&sheet=on");
   await page.getByRole("button", { name: "Next heat" }).click();
   await take(page, "forge-phone", undefined, PHONE);

@@ -1,5 +1,5 @@
-import { useEffect, useRef, useState } from "react";
-import { aroundInWorker, standingWorker } from "~app/workers/ground";
+import { useLayoutEffect, useRef, useState } from "react";
+import { standingWorker } from "~app/workers/ground";
 import type { GroundQuestion, Sensitivity, StoodShoe, SweptShoe } from "~core/ground/compare";
 
 /** Cells of the first picture and of the one it settles to, mm. */
@@ -15,20 +15,29 @@ export interface Stood {
   ms: number;
 }
 
+/** The same shoes over all grounds, and how far what nobody measured changes the answer. */
+export interface Around {
+  question: GroundQuestion;
+  sensitivity: Sensitivity[];
+  sweep: SweptShoe[];
+}
+
 /**
- * Shoes on the ground, worked out off the main thread: a coarse picture at once for whatever is asked last, then the fine one.
- * While a hand drags only the coarse one is worked out, for the newest place of the hand.
+ * Shoes on the ground, worked out off the main thread: a coarse picture at once for whatever is asked last, then the fine one,
+ * then what lies around it. While a hand drags only the coarse one is worked out, for the newest place of the hand.
  */
-export function useGround(question: GroundQuestion | undefined): {
+export function useGround(question: GroundQuestion): {
   stood: Stood | undefined;
+  around: Around | undefined;
   broke: boolean;
 } {
   const [stood, setStood] = useState<Stood | undefined>(undefined);
+  const [around, setAround] = useState<Around | undefined>(undefined);
   const [broke, setBroke] = useState(false);
   const worker = useRef<ReturnType<typeof standingWorker> | undefined>(undefined);
-  const asked = useRef<GroundQuestion | undefined>(undefined);
+  const asked = useRef(question);
   const busy = useRef(false);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const own = standingWorker();
     worker.current = own;
     return () => {
@@ -37,46 +46,35 @@ export function useGround(question: GroundQuestion | undefined): {
       busy.current = false;
     };
   }, []);
-  useEffect(() => {
+  // Before the page is painted: the worker has begun by then.
+  useLayoutEffect(() => {
     asked.current = question;
     const settle = async () => {
       const own = worker.current;
       if (!own || busy.current) return;
       busy.current = true;
       let settled: GroundQuestion | undefined;
-      while (asked.current !== undefined && asked.current !== settled && worker.current === own) {
+      while (asked.current !== settled) {
         const now = asked.current;
+        const stale = () => worker.current !== own || asked.current !== now;
         const from = performance.now();
         for (const gridMm of [COARSE_MM, FINE_MM]) {
           const shoes = await own.remote.stand(now, gridMm);
-          if (worker.current !== own || asked.current !== now) break;
+          if (stale()) break;
           setStood({ question: now, shoes, gridMm, ms: performance.now() - from });
-          if (gridMm === FINE_MM) settled = now;
         }
+        if (worker.current !== own) return;
+        if (stale()) continue;
+        settled = now;
+        const found = await own.remote.around(now);
+        if (!stale()) setAround({ question: now, ...found });
       }
       busy.current = false;
     };
-    void settle().catch(() => {
+    settle().catch(() => {
       busy.current = false;
       setBroke(true);
     });
   }, [question]);
-  return { stood, broke };
-}
-
-/** The same shoes over all grounds and with what nobody measured changed; undefined until it is worked out. */
-export function useAround(
-  question: GroundQuestion | undefined,
-): { sensitivity: Sensitivity[]; sweep: SweptShoe[] } | undefined {
-  const [around, setAround] = useState<{
-    question: GroundQuestion;
-    found: { sensitivity: Sensitivity[]; sweep: SweptShoe[] };
-  }>();
-  useEffect(() => {
-    if (!question) return;
-    const { answer, cancel } = aroundInWorker(question);
-    answer.then((found) => setAround({ question, found })).catch(() => undefined);
-    return cancel;
-  }, [question]);
-  return around?.question === question ? around?.found : undefined;
+  return { stood, around: around?.question === question ? around : undefined, broke };
 }

@@ -1,3 +1,4 @@
+import { useMemo } from "react";
 import { useRecords } from "./useRecords";
 import { useRouteLoaderData } from "react-router";
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
@@ -12,4 +13,7 @@ export function useSettings(): Settings {
 }
 
 /** How this user reads numbers and sides. */
-export const useWording = (): Wording => wordingFor(useSettings());
+export function useWording(): Wording {
+  const settings = useSettings();
+  return useMemo(() => wordingFor(settings), [settings]);
+}

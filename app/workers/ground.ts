@@ -1,5 +1,5 @@
 import { wrap, type Remote } from "comlink";
-import type { GroundQuestion, Sensitivity, StoodShoe, SweptShoe } from "~core/ground/compare";
+import type { GroundQuestion, StoodShoe } from "~core/ground/compare";
 import type { GroundWorker } from "./ground.worker";
 import { running, type Running } from "./running";
 
@@ -10,14 +10,6 @@ export function standingWorker(): { remote: Remote<GroundWorker>; end: () => voi
   const worker = started();
   return { remote: wrap<GroundWorker>(worker), end: () => worker.terminate() };
 }
-
-/** The same shoes over all grounds, and how far what nobody measured changes the answer. */
-export const aroundInWorker = (
-  question: GroundQuestion,
-): Running<{ sensitivity: Sensitivity[]; sweep: SweptShoe[] }> =>
-  running<GroundWorker, { sensitivity: Sensitivity[]; sweep: SweptShoe[] }>(started(), (remote) =>
-    remote.around(question),
-  );
 
 /** Two shoes on several grounds, for an argument to cite. */
 export const onGroundsInWorker = (

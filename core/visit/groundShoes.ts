@@ -12,7 +12,7 @@ import { asBase } from "../shoe/advice/dress";
 import { questionOn } from "../shoe/advice/fitted";
 import { proposalName } from "../shoe/advice/proposalName";
 import { BASE_NAMES } from "../shoe/advice/rule";
-import { ordinaryShoe, specDifferences, type Specification } from "../shoe/specification";
+import { FRONT_FULLNESS_MM, ordinaryShoe, specDifferences, type Specification } from "../shoe/specification";
 import { foundBench } from "./foundBench";
 import type { VisitFoot } from "./visitFoot";
 import { advisedShoes, fitChoice, type VisitShoe } from "./visitShoe";
@@ -155,7 +155,14 @@ export function groundByMeasures({ end, width, length }: TwoMeasuresOfFoot): Res
     choices: eachOnce(
       [{ id: "on", spec: ordinary, from: "ordinary" }, ...otherwise(ordinary)],
       ordinary,
-      (spec) => fitTwoMeasures({ end, width, length, spec }).question,
+      // These two measures are the foot's; a shoe's stand out by its fullness.
+      (spec) =>
+        fitTwoMeasures({
+          end,
+          width: width + 2 * FRONT_FULLNESS_MM,
+          length: length + FRONT_FULLNESS_MM,
+          spec,
+        }).question,
     ),
     measured: false,
   });

@@ -1,5 +1,6 @@
 import { line } from "d3-shape";
-import { useId, useMemo } from "react";
+import { memo, useId, useMemo } from "react";
+import { lengthInField, type Wording } from "~core/foot/wording";
 import type { GroundNumbers, StoodShoe } from "~core/ground/compare";
 import type { PressureField } from "~core/ground/pressureField";
 import { lateralOnScreen, SIDES, type Limb } from "~core/foot/limb";
@@ -26,9 +27,7 @@ interface PressureMapProps {
   steps: readonly number[];
   frame: MapFrame;
   title: string;
-  /** How a side is called by this user. */
-  sideName: (side: (typeof SIDES)[number]) => string;
-  lengthText: (mm: number) => string;
+  wording: Wording;
 }
 
 /** Room beside and around a map for letters and levers, mm. */
@@ -47,8 +46,8 @@ export function frameOf(fits: readonly Fit[]): MapFrame {
 }
 
 /** The pressure of one foot in one shoe on the ground, from below, to the scale of the others beside it. */
-export function PressureMap(props: PressureMapProps) {
-  const { limb, fit, answer, places, field, steps, frame, title, sideName, lengthText } = props;
+export const PressureMap = memo(function PressureMap(props: PressureMapProps) {
+  const { limb, fit, answer, places, field, steps, frame, title, wording } = props;
   const clip = useId();
   const lateral = lateralOnScreen(limb, "below");
   const bands = useMemo(() => (field ? pressureBands(field, steps) : []), [field, steps]);
@@ -98,10 +97,10 @@ export function PressureMap(props: PressureMapProps) {
         <path d={`M${leverX + 3},${-places.breaksAtY} H${leverX} V${corY} H${leverX + 3}`} />
         <path d={`M${leverX + 3},${corY} H${leverX} V${-places.endsAtY} H${leverX + 3}`} />
         <text x={leverX + 4} y={(-places.breaksAtY + corY) / 2}>
-          {lengthText(answer.lever.front)}
+          {lengthInField(answer.lever.front, wording)}
         </text>
         <text x={leverX + 4} y={(corY - places.endsAtY) / 2}>
-          {lengthText(answer.lever.support)}
+          {lengthInField(answer.lever.support, wording)}
         </text>
       </g>
       {field && (
@@ -121,13 +120,13 @@ export function PressureMap(props: PressureMapProps) {
             y={-frame.back + MARGIN.below - 3}
             textAnchor="middle"
           >
-            {side === "lateral" ? "L" : "M"} {sideName(side)}
+            {side === "lateral" ? "L" : "M"} {wording.side(side)}
           </text>
         );
       })}
     </svg>
   );
-}
+});
 
 /** The highest place, with its value written out beside the foot. */
 function PeakMark({ peak, at: [x, y], half }: { peak: number; at: Vector; half: number }) {

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { useSearchParams } from "react-router";
 import { frameOf, PressureScale } from "~app/charts/pressure/PressureMap";
 import { pressureSteps } from "~app/charts/pressure/model";
-import { useAround, useGround } from "~app/stage/useGround";
+import { useGround } from "~app/stage/useGround";
 import { useWording } from "~app/ui/useWording";
 import type { Limb } from "~core/foot/limb";
 import { isFore } from "~core/foot/limb";
@@ -62,8 +62,7 @@ export function GroundBenchView({ bench, stands, limb, massKg, take }: GroundBen
   );
   const fits = useMemo(() => shown.map(({ question: own }) => fitShoe(own)), [bench, names]);
   /* eslint-enable react-hooks/exhaustive-deps */
-  const { stood, broke } = useGround(question);
-  const around = useAround(question);
+  const { stood, around, broke } = useGround(question);
   const frame = useMemo(() => frameOf(fits), [fits]);
   const steps = useMemo(
     () => pressureSteps((stood?.shoes ?? []).flatMap(({ field }) => field ?? [])),

@@ -2,7 +2,6 @@ import { PressureMap, type MapFrame } from "~app/charts/pressure/PressureMap";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import type { Limb } from "~core/foot/limb";
-import { lengthInField } from "~core/foot/wording";
 import type { Sensitivity, StoodShoe } from "~core/ground/compare";
 import { standsInWords } from "~core/ground/groundRows";
 import { isSoft } from "~core/ground/grounds";
@@ -69,8 +68,7 @@ export function ShoeColumn(props: ShoeColumnProps) {
           steps={steps}
           frame={frame}
           title={`${letter}: pressure under ${name}; its numbers stand in the table`}
-          sideName={wording.side}
-          lengthText={(mm) => lengthInField(mm, wording)}
+          wording={wording}
         />
       ) : (
         <div className="ground-no-map" />

@@ -12,13 +12,9 @@ interface StandsOnProps {
   fore: boolean;
 }
 
-/** The slider runs in twentieths from one named ground to the next, and holds on to a name it comes near. */
-const STEPS = 20;
-const SNAP = 2;
-const fromSlider = (value: number): number => {
-  const near = Math.round(value / STEPS);
-  return stiffnessAt(Math.abs(value - near * STEPS) <= SNAP ? near : value / STEPS);
-};
+/** The slider goes in quarters from one named ground to the next; what is finer is typed. */
+const QUARTERS = 4;
+
 const LOADS = { from: 500, to: 7000, step: 50 } as const;
 
 /** On which ground, under which load; what nobody measured stands folded away. */
@@ -50,12 +46,12 @@ export function StandsOn({ stands, massKg, fore }: StandsOnProps) {
         <Slider
           ariaLabelForHandle="Ground, hard to soft"
           min={0}
-          max={STEPS * (GROUNDS.length - 1)}
-          value={Math.round(STEPS * groundPlace(stiffness))}
+          max={QUARTERS * (GROUNDS.length - 1)}
+          value={Math.round(QUARTERS * groundPlace(stiffness))}
           tooltip={{ open: false }}
-          marks={Object.fromEntries(GROUNDS.map(({ name }, at) => [STEPS * at, narrow ? "" : name]))}
-          onChange={(value) => drag("stiffness", fromSlider(value))}
-          onChangeComplete={(value) => keep({ stiffness: fromSlider(value) })}
+          marks={Object.fromEntries(GROUNDS.map(({ name }, at) => [QUARTERS * at, narrow ? "" : name]))}
+          onChange={(value) => drag("stiffness", stiffnessAt(value / QUARTERS))}
+          onChangeComplete={(value) => keep({ stiffness: stiffnessAt(value / QUARTERS) })}
         />
         {narrow && (
           <p className="stands-ends quiet">

@@ -4,10 +4,10 @@ import { SWEPT, sweepModel, type Swept } from "~app/charts/sweep/model";
 import { SweepChart } from "~app/charts/sweep/SweepChart";
 import { useWording } from "~app/ui/useWording";
 import { lengthInField } from "~core/foot/wording";
-import type { Sensitivity, SweptShoe } from "~core/ground/compare";
+import type { Around } from "~app/stage/useGround";
 
 interface SweepProps {
-  around: { sweep: SweptShoe[]; sensitivity: Sensitivity[] } | undefined;
+  around: Around | undefined;
   letters: readonly string[];
 }
 

@@ -7,15 +7,13 @@ import { readStanding, type StandingField } from "~core/ground/standingFields";
 /** How the foot stands, as the address says it and as a hand drags it. */
 export interface Stands {
   standing: Standing;
-  /** Where nothing was asked, what is usual. */
-  usual: Standing;
   ground: Ground;
   /** True while the ground is a named one. */
   named: boolean;
   /** A value while a hand drags; nothing is kept. */
   drag: (field: StandingField, value: number) => void;
-  /** Kept in the address, several at once; undefined goes back to what is usual. */
-  keep: (values: Partial<Record<StandingField, number | undefined>>) => void;
+  /** Kept in the address. */
+  keep: (values: Partial<Record<StandingField, number>>) => void;
 }
 
 const valuesOf = ({ stiffness, load, spring }: Standing): Record<StandingField, number> => ({
@@ -29,7 +27,10 @@ const valuesOf = ({ stiffness, load, spring }: Standing): Record<StandingField, 
 /** How the foot stands: the address holds it, so that a link says it whole; while a hand drags it is held here. */
 export function useStanding(first: { ground: Ground; newtons: number }): Stands {
   const [search, setSearch] = useSearchParams();
-  const [held, setHeld] = useState<Partial<Record<StandingField, number>>>({});
+  const at = search.toString();
+  // What a hand holds stands until the address says it: then the address is the one place again.
+  const [hold, setHold] = useState<{ at: string; values: Partial<Record<StandingField, number>> }>();
+  const held = hold?.at === at ? hold.values : {};
   const usual: Standing = {
     stiffness: first.ground.stiffness,
     load: { newtons: first.newtons, x: 0, lead: 0 },
@@ -50,19 +51,17 @@ export function useStanding(first: { ground: Ground; newtons: number }): Stands 
   const ground = nearestGround(stiffness);
   return {
     standing,
-    usual,
     ground,
     named: ground.stiffness === stiffness,
-    drag: (field, value) => setHeld((now) => ({ ...now, [field]: value })),
+    drag: (field, value) => setHold({ at, values: { ...held, [field]: value } }),
     keep: (values) => {
-      setHeld({});
+      setHold({ at, values: { ...held, ...values } });
       setSearch(
         (now) => {
           const next = new URLSearchParams(now);
           for (const [field, value] of Object.entries(values)) {
             next.delete(field);
             if (field === "stiffness") next.delete("ground");
-            if (value === undefined) continue;
             const near = nearestGround(value);
             if (field === "stiffness" && near.stiffness === value) next.set("ground", near.id);
             else next.set(field, String(value));
