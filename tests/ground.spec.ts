@@ -44,7 +44,7 @@ test("four shoes compared, one of them taken into the visit", async ({ page }) =
     ["A", "Creased shoe"],
     ["B", "Egg bar"],
     ["C", "Heart bar"],
-    ["D", "Creased shoe, broad web"],
+    ["D", "A broader web"],
   ] as const)
     await expect(column(page, letter).getByRole("heading")).toContainText([`${letter} ${name}`]);
   await column(page, "C").getByRole("button", { name: "Take it: Heart bar" }).click();

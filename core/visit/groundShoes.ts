@@ -44,7 +44,7 @@ export interface GroundBench {
 /** A broad web against the shoe's own, mm. */
 const BROADER_MM = 6;
 
-type Asked = Omit<GroundChoice, "question" | "name">;
+type Asked = Omit<GroundChoice, "question" | "name"> & { name?: string };
 
 /** The same shoe otherwise: open, with each bar, on a frog pad, with a broader web, and none at all. */
 const otherwise = (spec: Specification): Asked[] => [
@@ -55,6 +55,7 @@ const otherwise = (spec: Specification): Asked[] => [
   })),
   {
     id: "broad",
+    name: "A broader web",
     spec: { ...asBase(spec, "open"), width: spec.width + BROADER_MM },
     from: "otherwise",
   },
@@ -71,7 +72,7 @@ function eachOnce(
     if (!list.some(({ spec }) => specDifferences(spec, one.spec).length === 0))
       list.push({
         ...one,
-        name: proposalName(one.spec, ordinary),
+        name: one.name ?? proposalName(one.spec, ordinary),
         question: question(one.spec, one.from),
       });
   return list;

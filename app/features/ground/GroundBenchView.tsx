@@ -88,6 +88,10 @@ export function GroundBenchView({ bench, stands, limb, massKg, take }: GroundBen
             value: id,
             label: `${wording.inOwnWords(name)}, ${SHOE_FROM[from]}`,
           }))}
+          labelRender={({ value }) => {
+            const at = shown.findIndex(({ id }) => id === value);
+            return `${LETTERS[at] ?? ""} ${wording.inOwnWords(shown[at]?.name ?? "")}`;
+          }}
           onChange={(next: string[]) =>
             setSearch(
               (now) => {
