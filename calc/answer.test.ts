@@ -47,6 +47,11 @@ describe("calc", () => {
       },
       { n: 2, sd: 0.5, smallestChange: 1.385 },
     ],
+    [
+      "beat",
+      { times: [0, 1, 1.5, 1.75, 2.25, 2.5, 3, 3.25, 4.25] },
+      { perMinute: 160, intervals: { mean: 0.375, sd: Math.sqrt(0.01875) }, evenness: 2 },
+    ],
     ["growth", { shod: false, visits: [] }, { perDay: 0.2, sd: 0.07, observations: 0 }],
     [
       "due",

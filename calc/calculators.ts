@@ -7,6 +7,7 @@ import { calculator, mm, point, type Calculator } from "./parts";
 import { cutlist, stock } from "./forge";
 import { findings, frog, herd, highside } from "./judgement";
 import { radiograph } from "./film";
+import { beat } from "./gait";
 import { ground } from "./ground";
 import { rounds } from "./rounds";
 import { advise, breakover, mass, nails, setting } from "./shoe";
@@ -68,6 +69,7 @@ export const CALCULATORS: Readonly<Record<string, Calculator>> = {
   frog,
   findings,
   herd,
+  beat,
   repeatability: repeats,
 };
 

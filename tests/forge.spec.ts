@@ -21,9 +21,10 @@ const file = async (page: Page, button: string) => {
 test.describe("an apprentice with a phone and no horse in the records", () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  test("two measures, steel, marks, pattern: from the rail, without reading help", async ({ page }) => {
+  test("two measures, steel, marks, pattern: from the bar, without reading help", async ({ page }) => {
     await page.goto("/");
-    await page.getByRole("link", { name: "Forge" }).tap();
+    await page.getByRole("button", { name: "More" }).tap();
+    await page.getByRole("navigation", { name: "More" }).getByRole("link", { name: "Forge" }).tap();
     await type(page, "Width", "5 1/8 in");
     await type(page, "Length", "135");
     await type(page, "Web", "3/4 in");
@@ -50,7 +51,8 @@ test.describe("an apprentice with a phone and no horse in the records", () => {
     expect(pdf.bytes.subarray(0, 5).toString()).toBe("%PDF-");
     // What was typed is there when the forge is opened again.
     await page.getByRole("link", { name: "Today" }).tap();
-    await page.getByRole("link", { name: "Forge" }).tap();
+    await page.getByRole("button", { name: "More" }).tap();
+    await page.getByRole("navigation", { name: "More" }).getByRole("link", { name: "Forge" }).tap();
     await expect(field(page, "Width")).toHaveValue("130.2");
     await expect(field(page, "Web")).toHaveValue("19.1");
   });

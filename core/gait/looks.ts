@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { daysBetween, type IsoDate } from "../calendar/date";
 import { dateField, idField } from "../schema/fields";
+import { keptBeatSchema, type KeptBeat } from "./beat";
 import { DIRECTIONS, GAITS, HEADS, HIPS, SURFACES, type Watching } from "./watching";
 
 /** When a horse is looked at. */
@@ -18,6 +19,8 @@ export const takenLookSchema = z.strictObject({
   direction: z.enum(DIRECTIONS).optional(),
   head: z.enum(HEADS).optional(),
   hip: z.enum(HIPS).optional(),
+  /** Its rhythm, tapped along or heard. */
+  beat: keptBeatSchema.optional(),
 });
 export type TakenLook = z.infer<typeof takenLookSchema>;
 export const takenLooksSchema = z.record(idField, takenLookSchema);
@@ -111,4 +114,16 @@ export function forTheVet({ head, hip, gait }: TakenLook): string | undefined {
   const seen = [...(head === "nods" ? ["head nods"] : []), ...(hip === "hikes" ? ["hip hikes"] : [])];
   if (seen.length === 0) return undefined;
   return `${seen.join(", ")}${gait ? `, at ${gait}` : ""}`;
+}
+
+/** The beat that a look's is held against: of the look before it that has one, else of the last visit's last one. */
+export function beatBefore(
+  looks: readonly LookOfVisit[],
+  id: string,
+  lastVisit: readonly LookOfVisit[],
+): { look: LookOfVisit; beat: KeptBeat; ofLastVisit: boolean } | undefined {
+  const at = looks.findIndex((look) => look.id === id);
+  const here = looks.slice(0, Math.max(0, at)).findLast(({ beat }) => beat);
+  const found = here ?? lastVisit.findLast(({ beat }) => beat);
+  return found?.beat && { look: found, beat: found.beat, ofLastVisit: here === undefined };
 }

@@ -16,7 +16,8 @@ import {
   type TakenLook,
 } from "~core/gait/looks";
 import { DIRECTIONS, GAITS, HEADS, HIPS, SURFACES } from "~core/gait/watching";
-import { valueAt, type Edit } from "~core/record/edit";
+import type { Edit } from "~core/record/edit";
+import { lookEdit } from "./lookEdit";
 import { lookName } from "./lookName";
 
 interface LookBarProps {
@@ -32,25 +33,7 @@ interface LookBarProps {
 export function LookBar({ context: { visit, today }, looks, look, taken, onLook }: LookBarProps) {
   const { save } = useEdits();
   const [wrongDay, setWrongDay] = useState<string | undefined>(undefined);
-  const kept = visit.looks[look.id];
-  const withKey = (key: keyof TakenLook, now: unknown): Edit =>
-    kept
-      ? {
-          table: "visits",
-          id: visit.id,
-          path: ["looks", look.id, key],
-          was: valueAt(kept, [key]),
-          now,
-          label: `look, ${key}`,
-        }
-      : {
-          table: "visits",
-          id: visit.id,
-          path: ["looks", look.id],
-          was: undefined,
-          now: { [key]: now },
-          label: `look, ${key}`,
-        };
+  const withKey = (key: keyof TakenLook, now: unknown): Edit => lookEdit(visit, look.id, key, now);
   /** Head and hip are the vet's: what is seen of them raises the banner at once. */
   const setWhole = (key: "head" | "hip", now: string | undefined) => {
     const vet = forTheVet({ ...look, [key]: now });

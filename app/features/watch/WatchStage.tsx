@@ -31,6 +31,7 @@ import { Onward } from "~app/stage/Onward";
 import type { StageContext } from "~app/stage/stageContext";
 import { ArrivalSays } from "~app/stage/ArrivalSays";
 import { Choice } from "~app/stage/Choice";
+import { BeatPanel } from "./BeatPanel";
 import { LandingFigure, type Seen } from "./LandingFigure";
 import { LookBar } from "./LookBar";
 import { lookName } from "./lookName";
@@ -168,6 +169,13 @@ export function WatchStage(context: StageContext) {
         {!isFore(limb) &&
           choice("Against the fore’s print", TRACKS, ["tracks"], seen?.tracks, "into the print")}
       </section>
+      <BeatPanel
+        key={look.id}
+        visit={visit}
+        looks={looks}
+        look={look}
+        lastLooks={lastVisit ? looksOfVisit(lastVisit.looks) : []}
+      />
       <section className="watch-standing" aria-label="Standing">
         <h2>Standing</h2>
         {choice("Toe", TOE_DIRECTIONS, ["toeDirection"], seen?.toeDirection)}
