@@ -37,7 +37,7 @@ const ShortcutHelp = lazy(() => import("./ui/ShortcutHelp"));
 
 /** No other origin is ever talked to; the browser is told so as well. */
 const POLICY =
-  "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; worker-src 'self' blob:; object-src 'none'; base-uri 'self'; form-action 'self'";
+  "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; media-src 'self' blob:; font-src 'self'; connect-src 'self'; worker-src 'self' blob:; object-src 'none'; base-uri 'self'; form-action 'self'";
 
 export async function clientLoader() {
   const [settings] = await Promise.all([readSettings(), knowStore()]);

@@ -1,6 +1,5 @@
 import { TextButton } from "~app/ui/TextButton";
-import { Drawer } from "antd";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { NavLink, useLocation, useRouteLoaderData } from "react-router";
 import type { Round } from "../data/session";
 import { chooseRound } from "../data/session";
@@ -8,8 +7,11 @@ import { Mark } from "./Mark";
 import { SaveLine } from "./SaveLine";
 import "./frame.css";
 
+// On the desk nobody opens it: its code comes with the first press.
+const MoreDrawer = lazy(() => import("./MoreDrawer"));
+
 /** A place of the application; on a phone the first ones stand in the bar, the others behind More. */
-interface Place {
+export interface Place {
   to: string;
   name: string;
   /** Stands in the bar of a phone. */
@@ -77,6 +79,7 @@ function RailLinks({ links }: { links: readonly Place[] }) {
 /** On a phone: every place that has no room in the bar, and what the rail says below. */
 function More() {
   const [open, setOpen] = useState(false);
+  const [opened, setOpened] = useState(false);
   const { pathname } = useLocation();
   const rest = [...ABOVE, ...BELOW].filter(({ inBar }) => !inBar);
   const here = rest.find(({ to }) => pathname.startsWith(to));
@@ -87,24 +90,22 @@ function More() {
         type="button"
         className={here ? "rail-link rail-more active" : "rail-link rail-more"}
         aria-expanded={open}
-        onClick={() => setOpen(true)}
+        onClick={() => {
+          setOpened(true);
+          setOpen(true);
+        }}
       >
         <span className="rail-bob" aria-hidden="true" />
         {here?.name ?? "More"}
       </button>
-      <Drawer placement="bottom" size="default" open={open} onClose={() => setOpen(false)} title="More">
-        <nav className="more-links" aria-label="More">
-          {rest.map(({ to, name }) => (
-            <NavLink key={to} to={to} className="more-link" onClick={() => setOpen(false)}>
-              {name}
-            </NavLink>
-          ))}
-        </nav>
-        <div className="more-foot">
-          <SaveLine />
-          <RoundNote round={round} />
-        </div>
-      </Drawer>
+      {opened && (
+        <Suspense>
+          <MoreDrawer open={open} onClose={() => setOpen(false)} places={rest}>
+            <SaveLine />
+            <RoundNote round={round} />
+          </MoreDrawer>
+        </Suspense>
+      )}
     </>
   );
 }

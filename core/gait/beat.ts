@@ -137,11 +137,5 @@ export function beatChange(before: Beat, after: Beat): string {
   return `${beatInWords(after)}; before ${beatInWords(before)}:${pace}, ${said}.`;
 }
 
-/** A beat that is kept of a look, with what it is called. */
-export interface NamedBeat {
-  name: string;
-  beat: KeptBeat;
-}
-
 /** A beat of few intervals is told as such. */
 export const isThin = ({ used }: Beat): boolean => used < ENOUGH_INTERVALS;

@@ -37,5 +37,7 @@ export const watchingSchema = z.strictObject({
   toeLift: z.enum(TOE_LIFTS).optional(),
   tracks: z.enum(TRACKS).optional(),
   flight: z.enum(FLIGHTS).optional(),
+  /** The frame of a clip in which it lands, as a picture. */
+  stillId: idField.optional(),
 });
 export type WatchingRecord = z.infer<typeof watchingSchema>;

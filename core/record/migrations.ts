@@ -194,7 +194,7 @@ export const MIGRATIONS: readonly Migration[] = [
     makes: { horses: caseAt10 },
   },
   {
-    // The beat of a look is new; nothing that was kept changes.
+    // The beat of a look and the still of a foot's landing are new; nothing that was kept changes.
     to: 11,
     tables: {},
   },

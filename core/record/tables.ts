@@ -81,6 +81,7 @@ export const LINKS: { from: TableName; field: string; to: TableName }[] = [
   { from: "shoes", field: "horseId", to: "horses" },
   { from: "watchings", field: "visitId", to: "visits" },
   { from: "watchings", field: "horseId", to: "horses" },
+  { from: "watchings", field: "stillId", to: "pictures" },
   { from: "looks", field: "visitId", to: "visits" },
   { from: "looks", field: "horseId", to: "horses" },
   { from: "calls", field: "horseId", to: "horses" },

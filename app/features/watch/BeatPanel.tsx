@@ -1,5 +1,5 @@
 import { Button } from "antd";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { BeatChart } from "~app/charts/beat/BeatChart";
 import { beatModel } from "~app/charts/beat/model";
 import { TakeButton } from "~app/ui/TakeButton";
@@ -22,6 +22,8 @@ interface BeatPanelProps {
   looks: readonly LookOfVisit[];
   look: LookOfVisit;
   lastLooks: readonly LookOfVisit[];
+  /** A clip whose sound was asked for. */
+  clip: File | undefined;
 }
 
 /** A beat that is not kept yet. */
@@ -32,7 +34,7 @@ interface Draft extends KeptBeat {
 const fromFirst = (times: readonly number[]): number[] => times.map((time) => time - (times[0] ?? 0));
 
 /** The beat of a look: tapped along or heard, read, held against the one before. A metronome, and it says so. */
-export function BeatPanel({ visit, looks, look, lastLooks }: BeatPanelProps) {
+export function BeatPanel({ visit, looks, look, lastLooks, clip }: BeatPanelProps) {
   const { save } = useEdits();
   const [draft, setDraft] = useState<Draft | undefined>(undefined);
   const [said, setSaid] = useState<string | undefined>(undefined);
@@ -55,6 +57,13 @@ export function BeatPanel({ visit, looks, look, lastLooks }: BeatPanelProps) {
     }
     setListening(false);
   };
+  const hear = useRef(listen);
+  useEffect(() => {
+    hear.current = listen;
+  });
+  useEffect(() => {
+    if (clip) void hear.current(clip);
+  }, [clip]);
   const shown: Draft | undefined = draft ?? look.beat;
   const read = shown && readBeat(shown.times);
   const before = beatBefore(looks, look.id, lastLooks);

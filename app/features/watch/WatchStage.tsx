@@ -32,6 +32,7 @@ import type { StageContext } from "~app/stage/stageContext";
 import { ArrivalSays } from "~app/stage/ArrivalSays";
 import { Choice } from "~app/stage/Choice";
 import { BeatPanel } from "./BeatPanel";
+import { ClipPanel } from "./ClipPanel";
 import { LandingFigure, type Seen } from "./LandingFigure";
 import { LookBar } from "./LookBar";
 import { lookName } from "./lookName";
@@ -46,6 +47,7 @@ export function WatchStage(context: StageContext) {
   const looks = looksOfVisit(visit.looks);
   const [lookId, setLookId] = useState("before");
   const look = looks.find(({ id }) => id === lookId) ?? looks[0];
+  const [heard, setHeard] = useState<{ look: string; clip: File } | undefined>(undefined);
   const [chosenAgainst, setAgainst] = useState<string | undefined>(undefined);
   if (!look) return null;
   const pair = pairOf(limb);
@@ -175,6 +177,13 @@ export function WatchStage(context: StageContext) {
         looks={looks}
         look={look}
         lastLooks={lastVisit ? looksOfVisit(lastVisit.looks) : []}
+        clip={heard?.look === look.id ? heard.clip : undefined}
+      />
+      <ClipPanel
+        key={`clip ${look.id}`}
+        context={context}
+        look={look}
+        onHear={(clip) => setHeard({ look: look.id, clip: new File([clip], clip.name, { type: clip.type }) })}
       />
       <section className="watch-standing" aria-label="Standing">
         <h2>Standing</h2>
