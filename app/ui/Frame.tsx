@@ -4,31 +4,12 @@ import { NavLink, useLocation, useRouteLoaderData } from "react-router";
 import type { Round } from "../data/session";
 import { chooseRound } from "../data/session";
 import { Mark } from "./Mark";
+import { ABOVE, BELOW, type Place } from "./places";
 import { SaveLine } from "./SaveLine";
 import "./frame.css";
 
 // On the desk nobody opens it: its code comes with the first press.
 const MoreDrawer = lazy(() => import("./MoreDrawer"));
-
-/** A place of the application; on a phone the first ones stand in the bar, the others behind More. */
-export interface Place {
-  to: string;
-  name: string;
-  /** Stands in the bar of a phone. */
-  inBar?: true;
-}
-const ABOVE: readonly Place[] = [
-  { to: "/", name: "Today", inBar: true },
-  { to: "/horses", name: "Horses", inBar: true },
-  { to: "/forge", name: "Forge" },
-  { to: "/rounds", name: "Rounds", inBar: true },
-  { to: "/ground", name: "Ground" },
-];
-const BELOW: readonly Place[] = [
-  { to: "/files", name: "Files" },
-  { to: "/cautions", name: "Cautions" },
-  { to: "/settings", name: "Settings" },
-];
 
 /** The rail on the left, a bar at the bottom of a phone; the work to the right of it. */
 export function Frame({ children, onFind }: { children: React.ReactNode; onFind: () => void }) {

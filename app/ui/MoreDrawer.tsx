@@ -1,6 +1,6 @@
 import { Drawer } from "antd";
 import { NavLink } from "react-router";
-import type { Place } from "./Frame";
+import type { Place } from "./places";
 
 interface MoreDrawerProps {
   open: boolean;
