@@ -2,6 +2,7 @@ import type { Wording } from "../foot/wording";
 import type { GroundClaim } from "../shoe/advice/rule";
 import { isSoft, type Ground } from "./grounds";
 import type { StoodShoe } from "./compare";
+import { TOLD } from "./told";
 
 /** A shoe and the one it is held against on one ground. */
 export interface ClaimOnGround {
@@ -10,8 +11,6 @@ export interface ClaimOnGround {
   own: StoodShoe | undefined;
 }
 
-/** Less is not told: deg, mm, parts of the load. Assumptions, as for what is spared and who pays. */
-const TOLD = { deg: 0.3, mm: 0.5, part: 0.02, supportMm: 3 };
 const percent = (part: number): string => `${Math.round(100 * part)} %`;
 
 /** What the model says to a claim of one rule, ground by ground; empty where it has no answer. */
@@ -27,7 +26,7 @@ export function claimInWords(
     if (claim === "frog") {
       const [now, was] = [own.answer.hoof.frog, first.answer.hoof.frog];
       return [
-        Math.abs(now - was) < TOLD.part
+        Math.abs(now - was) < TOLD.share
           ? `the frog carries no more ${on}`
           : `the frog carries ${percent(now)} ${on}, ${percent(was)} without`,
       ];
@@ -35,14 +34,14 @@ export function claimInWords(
     if (claim === "sides") {
       const less = Math.abs(first.answer.roll) - Math.abs(first.answer.roll + roll);
       return [
-        soft && Math.abs(less) >= TOLD.deg
+        soft && Math.abs(less) >= TOLD.rollDeg
           ? `tilts ${Math.abs(less).toFixed(1)}° ${less > 0 ? "less" : "more"} ${on}`
           : `tilts no other way ${on}`,
       ];
     }
     if (claim === "sink")
       return [
-        soft && Math.abs(sink) >= TOLD.mm
+        soft && Math.abs(sink) >= TOLD.sinkMm
           ? `sinks ${wording.length(Math.abs(sink))} ${sink < 0 ? "less" : "more"} ${on}`
           : `sinks the same ${on}`,
       ];
@@ -51,7 +50,7 @@ export function claimInWords(
         ? `, its support ${wording.length(Math.abs(support))} ${support > 0 ? "further back" : "less far back"}`
         : "";
     return [
-      soft && Math.abs(pitch) >= TOLD.deg
+      soft && Math.abs(pitch) >= TOLD.pitchDeg
         ? `stands ${Math.abs(pitch).toFixed(1)}° ${pitch > 0 ? "steeper" : "shallower"} ${on}${reach}`
         : `stands the same ${on}${reach}`,
     ];

@@ -2,6 +2,7 @@ import type { Wording } from "../foot/wording";
 import type { Specification } from "../shoe/specification";
 import type { GroundDifference, GroundNumbers, Sensitivity } from "./compare";
 import { isSoft, isTurf, nearestGround } from "./grounds";
+import { TOLD } from "./told";
 
 /** How well a claim is supported, as it is shown beside it. */
 export const SUPPORTS = {
@@ -30,8 +31,6 @@ export interface WhoPays {
   pays: Effect[];
 }
 
-/** Differences under these are not told: a rasp's stroke or a hand's noise is as much. Assumptions. */
-const TOLD = { pitchDeg: 0.5, rollDeg: 0.3, sinkMm: 0.5, leverMm: 2, supportMm: 3, peak: 0.05, share: 0.02 };
 /** On firm ground a foot stands as it was trimmed; within this nothing differs, deg. */
 const SAME_DEG = 0.1;
 
