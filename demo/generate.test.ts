@@ -5,6 +5,7 @@ import { daysBetween } from "~core/calendar/date";
 import { LIMBS, type Limb } from "~core/foot/limb";
 import { footHistory } from "~core/cycle/horseDue";
 import { makeBackup, readBackup, writeBackup } from "~core/record/backup";
+import { readBeat } from "~core/gait/beat";
 import { surveyOfRecord } from "~core/foot/records/keptSurvey";
 import { wornSide } from "~core/foot/wear";
 import { standingFindings } from "~core/visit/standing";
@@ -146,6 +147,35 @@ describe("what was read on the feet", () => {
     expect(wornSide(newest(round.looks, "LH").wear)).toBe("lateral");
     expect(wornSide(newest(round.looks, "RH").wear)).toBeUndefined();
     expect(newest(round.watchings, "LH").lands).toBeDefined();
+  });
+});
+
+describe("the demo's beats", () => {
+  /** The last beat before and the last after the work, of a horse. */
+  const beatsOf = (name: string) => {
+    const { id } = round.horses.find((one) => one.name === name)!;
+    const { looks } = round.visits.findLast((one) => one.horseId === id && one.looks["before"]?.beat)!;
+    return (["before", "after"] as const).map((look) => {
+      const read = readBeat(looks[look]?.beat?.times ?? []);
+      if (!read.ok) throw new Error(read.issues[0]?.message);
+      return read.value;
+    });
+  };
+
+  test("every look that was taken has a beat that can be read, at a walk's rate", () => {
+    const beats = round.visits.flatMap(({ looks }) => Object.values(looks).flatMap(({ beat }) => beat ?? []));
+    expect(beats.length).toBeGreaterThan(80);
+    for (const { times } of beats) {
+      const read = readBeat(times);
+      expect(read.ok && Math.abs(read.value.perMinute - 204)).toBeLessThan(12);
+    }
+  });
+
+  test("a horse with a story goes less evenly before the work than after it, on the mean of all", () => {
+    const troubled = ROUND.flatMap(({ horses }) => horses).filter(({ story, trouble }) => story ?? trouble);
+    const off = troubled.map(({ name }) => beatsOf(name).map(({ evenness }) => Math.abs(Math.log(evenness))));
+    const mean = (look: 0 | 1) => off.reduce((sum, one) => sum + (one[look] ?? 0), 0) / off.length;
+    expect(mean(0)).toBeGreaterThan(mean(1) + 0.03);
   });
 });
 

@@ -1,3 +1,4 @@
+import { looksTaken } from "./beats";
 import { addDays, daysBetween, type IsoDate } from "~core/calendar/date";
 import { capWeeksOf, footOutlook, horseDue, type FootVisit } from "~core/cycle/horseDue";
 import { seasonDays } from "~core/calendar/season";
@@ -193,7 +194,9 @@ function addHorse(
       status: "signed",
       signedAt: `${date}T15:00:00Z`,
       ...blankVisit(),
-      ...(isSurveyed(days, date) && { looks: LOOKS_TAKEN }),
+      ...(isSurveyed(days, date) && {
+        looks: looksTaken(records.visits.length, plan.story !== undefined || plan.trouble !== undefined),
+      }),
       next: horseDue(cared, date, outlooks, DEFAULT_SETTINGS),
       observed: observedAt(plan.name, cases, days.length - 1 - days.indexOf(date)),
     };
@@ -222,12 +225,6 @@ function observedAt(name: string, cases: readonly Case[], back: number): Visit["
     ),
   ) as Visit["observed"];
 }
-
-/** Both looks of a visit are taken on the same ground, so that they can be compared. */
-const LOOKS_TAKEN = {
-  before: { gait: "walk", surface: "hard, level", direction: "away", head: "steady", hip: "level" },
-  after: { gait: "walk", surface: "hard, level", direction: "away" },
-} as const satisfies Visit["looks"];
 
 /** Days of the visits, oldest first: the last one so far back that the horse is now as late as its plan says. */
 function visitDays(horse: Horse, plan: HorsePlan, today: IsoDate, random: Random): IsoDate[] {

@@ -216,4 +216,11 @@ describe("what a look's beat is held against", () => {
     });
     expect(beatBefore(looks, "before", [])).toBeUndefined();
   });
+
+  test("a trot is not held against a walk; a gait that nobody noted against any", () => {
+    const walked = { ...look("before", kept), gait: "walk" } as const;
+    const of = (gait: LookOfVisit["gait"]) =>
+      beatBefore([walked, { ...look("after", kept), gait }], "after", [])?.look.id;
+    expect([of("walk"), of("trot"), of(undefined)]).toEqual(["before", undefined, "before"]);
+  });
 });

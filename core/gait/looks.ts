@@ -116,14 +116,20 @@ export function forTheVet({ head, hip, gait }: TakenLook): string | undefined {
   return `${seen.join(", ")}${gait ? `, at ${gait}` : ""}`;
 }
 
-/** The beat that a look's is held against: of the look before it that has one, else of the last visit's last one. */
+/**
+ * The beat that a look's is held against: of the look before it that has one at the same gait, else of the last visit's last
+ * one. A gait that nobody noted is held against any.
+ */
 export function beatBefore(
   looks: readonly LookOfVisit[],
   id: string,
   lastVisit: readonly LookOfVisit[],
 ): { look: LookOfVisit; beat: KeptBeat; ofLastVisit: boolean } | undefined {
   const at = looks.findIndex((look) => look.id === id);
-  const here = looks.slice(0, Math.max(0, at)).findLast(({ beat }) => beat);
-  const found = here ?? lastVisit.findLast(({ beat }) => beat);
+  const own = looks[at]?.gait;
+  const comparable = ({ beat, gait }: LookOfVisit) =>
+    beat !== undefined && (own === undefined || gait === undefined || own === gait);
+  const here = looks.slice(0, Math.max(0, at)).findLast(comparable);
+  const found = here ?? lastVisit.findLast(comparable);
   return found?.beat && { look: found, beat: found.beat, ofLastVisit: here === undefined };
 }
