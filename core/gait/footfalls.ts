@@ -4,8 +4,6 @@ import { fail, ok, type Result } from "../result";
 export interface Footfall {
   /** Seconds from the beginning. */
   at: number;
-  /** Height of its onset over the noise about it, 1 = just told from it. */
-  strength: number;
 }
 
 /** What was heard in a sound: footfalls, and the envelope they were found in, for its chart. */
@@ -118,10 +116,7 @@ export function findFootfalls(samples: Float32Array, rate: number): Result<Heard
   const falls = kept
     .filter(({ height }) => height >= OVER_LOUDEST * typical)
     .sort((a, b) => a.at - b.at)
-    .map(({ at, height }) => ({
-      at: steepest(envelope, at) * STEP_S,
-      strength: height / (levels[Math.floor(at / block)] ?? 1),
-    }));
+    .map(({ at }) => ({ at: steepest(envelope, at) * STEP_S }));
   if (falls.length === 0)
     return fail("none", "samples", "No footfall stands out of this sound. Tap along with it instead.");
   return ok({ falls, envelope: envelope.map((one) => one / loudest), stepS: STEP_S });

@@ -168,7 +168,7 @@ export function sensitivityOf(
 /** A shoe over all grounds. */
 export interface SweptShoe {
   id: string;
-  points: { stiffness: number; sink: number; pitch: number; difference: GroundDifference | undefined }[];
+  points: { stiffness: number; difference: GroundDifference | undefined }[];
 }
 
 /** Every shoe on every named ground under the same load. */
@@ -185,9 +185,7 @@ export function sweepGrounds(
     id,
     points: swept.flatMap(({ stiffness, stood }) => {
       const one = stood[at];
-      return one?.answer
-        ? [{ stiffness, sink: one.answer.sink, pitch: one.answer.pitch, difference: one.difference }]
-        : [];
+      return one?.answer ? [{ stiffness, difference: one.difference }] : [];
     }),
   }));
 }

@@ -21,8 +21,6 @@ const swept = (id: string, pitches: (number | undefined)[]): SweptShoe => ({
     const pitch = pitches[at];
     return {
       stiffness,
-      sink: 1,
-      pitch: 0,
       difference: pitch === undefined ? undefined : difference(pitch),
     };
   }),

@@ -8,6 +8,7 @@ import {
   useRouteLoaderData,
   useSearchParams,
 } from "react-router";
+import { feetAt } from "~app/data/footAt";
 import type { HorseFile } from "~app/data/queries";
 import type { Round } from "~app/data/session";
 import { shortDay } from "~app/ui/days";
@@ -17,8 +18,6 @@ import { useNarrow } from "~app/ui/useNarrow";
 import { useShortcuts } from "~app/ui/useShortcuts";
 import { daysBetween } from "~core/calendar/date";
 import { horseOutlook } from "~core/cycle/horseDue";
-import { visitFoot, type VisitFoot } from "~core/visit/visitFoot";
-import { LIMBS, type Limb } from "~core/foot/limb";
 import { footOrder } from "~core/foot/order";
 import { signedBefore, type Visit } from "~core/record/visit";
 import { STAGE_NAMES, STAGES, type Stage } from "~core/constants/stages";
@@ -77,10 +76,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   });
   const swipe = useSwipe(step);
 
-  const feet = Object.fromEntries(LIMBS.map((one) => [one, visitFoot(visit, one, file)])) as Record<
-    Limb,
-    VisitFoot
-  >;
+  const feet = feetAt(visit, file);
   const last = signedBefore(file.visits, visit);
   const outlooks = useOutlooks(file);
   const context: StageContext = {

@@ -209,7 +209,7 @@ export function WatchStage(context: StageContext) {
           path={["notes", "watch"]}
           stored={visit.notes.watch ?? ""}
           label="In words"
-          hint="What has no tap: the beat, ears and back, what the rider says"
+          hint="What has no tap: ears and back, what the rider says"
         />
         <Onward {...context} />
         {cautionsAt("watch").map((caution) => (
