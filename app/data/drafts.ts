@@ -38,28 +38,27 @@ export function letGoOfDrafts(taken: readonly TakenDraft[]): void {
 }
 
 /**
- * Brings in the drafts at places that start so, left by a sitting that broke off; what this tab has typed stays, and
- * what another tab is typing at this moment is that tab's.
+ * Brings in the drafts at places that start so, left by a sitting that broke off. Where this tab has typed they are too
+ * late, also when what it typed is a value by now; what another tab is typing at this moment is that tab's.
  */
 export async function loadDrafts(prefix: string): Promise<void> {
   const { db, sitting } = session;
   const rows = await db.drafts.where("place").startsWith(prefix).toArray();
   const alive = await sittingsAlive();
-  for (const { place, text, sitting: by } of rows)
-    if (by === sitting && !session.typed.has(place)) session.setTyped(place, { text });
   const left = rows.filter((row) => row.sitting !== sitting && !alive.has(row.sitting));
   if (left.length === 0) return;
   const taken = await db
     .transaction("rw", db.drafts, async () => {
       // Another tab may have taken them in between.
       const still = await db.drafts.bulkGet(left.map(({ key }) => key));
-      const ours = left.filter((_, index) => still[index] !== undefined);
-      await db.drafts.bulkDelete(ours.map(({ key }) => key));
+      const there = left.filter((_, index) => still[index] !== undefined);
+      const ours = there.filter(({ place }) => !session.touched(place));
+      await db.drafts.bulkDelete(there.map(({ key }) => key));
       await db.drafts.bulkPut(ours.map((row) => ({ ...row, key: rowKey(row.place), sitting })));
       return ours;
     })
     .catch(() => left);
-  for (const { place, text } of taken) if (!session.typed.has(place)) session.setTyped(place, { text });
+  for (const { place, text } of taken) if (!session.touched(place)) session.setTyped(place, { text });
 }
 
 /** Sittings whose tab is open. Where the browser cannot tell, every other tab counts as gone. */

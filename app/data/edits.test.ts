@@ -43,7 +43,7 @@ beforeEach(async () => {
   await db.horses.put(horse);
   await db.settings.put(DEFAULT_SETTINGS);
   session.setRefused([]);
-  session.typed.clear();
+  session.forgetTyped();
   session.epoch = undefined;
 });
 afterEach(roomAgain);

@@ -32,7 +32,7 @@ export async function restoreBackup(backup: Pick<Backup, "records">): Promise<vo
 export function restored(epoch: string): void {
   session.epoch = { value: epoch };
   session.setRefused([]);
-  session.typed.clear();
+  session.forgetTyped();
   session.tellOthers("restored");
 }
 

@@ -59,6 +59,7 @@ class Session {
   readonly db: Database = openDatabase(DATABASE_NAMES[this.round]);
   /** Drafts by key: what is typed and not yet a value. */
   readonly typed = new Map<string, Typed>();
+  readonly #touched = new Set<string>();
   /** Which filling of the store this tab shows, once it is known; a restore begins a new one. */
   epoch: { value: string | undefined } | undefined;
   readonly #channel =
@@ -97,7 +98,19 @@ class Session {
   setTyped(key: string, typed: Typed | undefined): void {
     if (typed) this.typed.set(key, typed);
     else this.typed.delete(key);
+    this.#touched.add(key);
     for (const listener of this.#typedListeners) listener();
+  }
+
+  /** Something was typed at this place in this sitting, even where it has become a value since or was taken back. */
+  touched(key: string): boolean {
+    return this.#touched.has(key);
+  }
+
+  /** As a sitting begins: nothing is typed, and nothing was. */
+  forgetTyped(): void {
+    this.typed.clear();
+    this.#touched.clear();
   }
 
   /** Changes that the store refused, oldest first: shown as the user made them, exported, sent again. */
