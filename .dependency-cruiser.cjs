@@ -25,7 +25,16 @@ const FLOORS = [
   { foot: [] },
   { gait: [], balance: [] },
   { trim: [], shoe: [] },
-  { forge: [], photo: [], simulator: ["photo"], radiograph: [], case: [], ground: [], caution: [] },
+  {
+    forge: [],
+    photo: [],
+    simulator: ["photo"],
+    practice: ["photo", "simulator", "forge"],
+    radiograph: [],
+    case: [],
+    ground: [],
+    caution: [],
+  },
   { record: [] },
   {
     cycle: [],

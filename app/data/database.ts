@@ -56,6 +56,7 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
   5: { forgings: "id", forged: "id", steel: "id" },
   6: { appointments: "id, date", calls: "id, horseId" },
   10: { cases: "id, horseId, status", films: "id, horseId" },
+  12: { tries: "id, room, at", protocols: "id" },
 };
 
 /** What only the store knows of: how drafts and pictures lie, what is found by index. Between two versions of the records. */

@@ -6,7 +6,7 @@ import type { MarkedPhoto } from "~core/photo/truePhoto";
 import type { MeasuredView } from "~core/photo/views";
 import { fail, ok, type Result } from "~core/result";
 import { focalPixels, type Shot } from "~core/simulator/camera";
-import { renderScene } from "~core/simulator/render";
+import { renderScene, type Conditions } from "~core/simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
 /** A picture ready to be kept: turned upright, no larger than needed. */
@@ -81,10 +81,11 @@ async function simulate(
   view: MeasuredView,
   shot: Shot,
   seed: number,
+  conditions?: Conditions,
 ): Promise<{ bytes: ArrayBuffer; truth: MarkedPhoto }> {
   const scene = sceneOf(foot, view);
   const camera = aimAt(scene, shot);
-  const pixels = renderScene(scene, camera, seed);
+  const pixels = renderScene(scene, camera, seed, conditions);
   const canvas = new OffscreenCanvas(camera.width, camera.height);
   const context = canvas.getContext("2d");
   if (!context) throw new Error("no canvas");

@@ -76,6 +76,11 @@ const PLACES: readonly (readonly [path: string, quantity: Quantity])[] = [
   ["forged.heats.*", "count"],
   ["steel.count", "count"],
   ["appointments.minutes", "minutes"],
+  ["protocols.minutes", "minutes"],
+  ["tries.seconds", "seconds"],
+  ["tries.level", "count"],
+  ["tries.next", "count"],
+  ["tries.score", "count"],
   ["settings.fraction", "count"],
   // Degrees or mm, by the measure beside it.
   ["settings.pairs.*", "ratio"],

@@ -8,6 +8,8 @@ import { horseSchema } from "./horse";
 import { lookSchema } from "../foot/records/look";
 import { photoSchema, pictureSchema } from "../photo/photoRecord";
 import { readingSchema } from "../foot/records/reading";
+import { protocolSchema } from "../practice/protocol";
+import { trySchema } from "../practice/tryRecord";
 import { settingsSchema } from "./settings";
 import { nailSizeSchema, shoeSchema, sizeSchema } from "../shoe/shoeRecord";
 import { trimSchema } from "../trim/trimRecord";
@@ -36,6 +38,8 @@ export const TABLES = {
   steel: steelSchema,
   appointments: appointmentSchema,
   calls: callSchema,
+  tries: trySchema,
+  protocols: protocolSchema,
   settings: settingsSchema,
 } as const;
 
@@ -65,6 +69,8 @@ export const noRecords = (): Records => ({
   steel: [],
   appointments: [],
   calls: [],
+  tries: [],
+  protocols: [],
   settings: [],
 });
 

@@ -18,21 +18,51 @@ const LOOK: Record<Material, { colour: Space; grain: number }> = {
 };
 const GROUND: Space = [132, 126, 116];
 const LIGHT: Space = [0.35, -0.5, 0.79];
-/** How much of the surface is dirty, and how dark the dirt is. */
-const DIRT = { from: 0.62, dark: 0.45 };
+/** Dirt lies where smooth noise is above `from`, and takes `dark` of the light: of an ordinary foot, and of the dirtiest. */
+const DIRT = { from: 0.62, dark: 0.45, mostFrom: 0.4, mostDark: 0.75 };
+
+/** What makes a picture hard to read. */
+export interface Conditions {
+  /** 0 = an ordinary foot, 1 = the dirtiest. */
+  dirt: number;
+  /** 1 = daylight; a dark barn is about a third of it, and its picture is grainy. */
+  light: number;
+  /** Colour of the horn, 1 = ordinary, less is darker, more is paler. */
+  horn: number;
+}
+const DAYLIGHT: Conditions = { dirt: 0, light: 1, horn: 1 };
+/** How much grain a picture without any light would have, as a part of the brightest. */
+const MOST_GRAIN = 0.22;
 
 /** A picture of a scene: RGBA, row by row. The same seed gives the same picture. */
-export function renderScene(scene: Scene, camera: Camera, seed: number): Uint8ClampedArray {
+export function renderScene(
+  scene: Scene,
+  camera: Camera,
+  seed: number,
+  conditions: Conditions = DAYLIGHT,
+): Uint8ClampedArray {
   const { width, height } = camera;
   const pixels = new Uint8ClampedArray(width * height * 4);
   const depth = new Float32Array(width * height).fill(Number.POSITIVE_INFINITY);
   backdrop(pixels, scene, camera, seed);
   for (const triangle of footMesh(scene.foot)) {
     const corners = triangle.corners.map(scene.toWorld) as unknown as Triangle["corners"];
-    fill(pixels, depth, camera, corners, triangle.material, triangle.corners, seed);
+    fill(pixels, depth, camera, corners, triangle.material, triangle.corners, seed, conditions);
   }
   drawCard(pixels, depth, scene, camera, seed);
+  if (conditions.light < 1) darken(pixels, camera.width, conditions.light, seed);
   return pixels;
+}
+
+/** The same picture in less light: darker, and grainy, as a phone takes it. */
+function darken(pixels: Uint8ClampedArray, width: number, light: number, seed: number): void {
+  const grain = MOST_GRAIN * (1 - light) * 255;
+  for (let at = 0; at < pixels.length; at += 4) {
+    const pixel = at >> 2;
+    const speck = (hash(pixel % width, (pixel / width) | 0, 13, seed) - 0.5) * grain;
+    for (let channel = 0; channel < 3; channel++)
+      pixels[at + channel] = (pixels[at + channel] ?? 0) * light + speck;
+  }
 }
 
 /** Smooth noise of a place in space, 0 to 1. */
@@ -90,13 +120,16 @@ function fill(
   material: Material,
   own: readonly [Space, Space, Space],
   seed: number,
+  { dirt: dirtiness, horn }: Conditions,
 ): void {
   const [a, b, c] = corners.map((corner) => project(camera, corner)) as [Space, Space, Space];
   const area = (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
   if (Math.abs(area) < 1e-6) return;
   const normal = cross3(minus3(corners[1], corners[0]), minus3(corners[2], corners[0]));
   const facing = length3(normal) > 0 ? Math.abs(dot3(normal, LIGHT)) / length3(normal) : 1;
-  const light = 0.55 + 0.55 * facing;
+  const light = (0.55 + 0.55 * facing) * (material === "wall" || material === "bearing" ? horn : 1);
+  const dirtFrom = DIRT.from + (DIRT.mostFrom - DIRT.from) * dirtiness;
+  const dirtDark = DIRT.dark + (DIRT.mostDark - DIRT.dark) * dirtiness;
   const { colour, grain } = LOOK[material];
   const salt = seed + MATERIALS.indexOf(material) * 17;
   const fine = material === "wall" ? 0.9 : material === "hair" ? 1.6 : 0.45;
@@ -131,7 +164,7 @@ function fill(
         salt,
       );
       const dirt = noise(place[0] / 11, place[1] / 11, place[2] / 11, salt + 5);
-      const soiled = dirt > DIRT.from ? 1 - DIRT.dark * Math.min(1, (dirt - DIRT.from) * 6) : 1;
+      const soiled = dirt > dirtFrom ? 1 - dirtDark * Math.min(1, (dirt - dirtFrom) * 6) : 1;
       put(pixels, at * 4, colour, light * (1 + grain * (speck - 0.5) + rings) * soiled);
     }
 }
