@@ -114,6 +114,7 @@ function Application() {
     "g h": () => void navigate("/horses"),
     "g f": () => void navigate("/forge"),
     "g r": () => void navigate("/rounds"),
+    "g p": () => void navigate("/practice"),
     "g b": () => void navigate("/files"),
     "g c": () => void navigate("/cautions"),
     "g s": () => void navigate("/settings"),

@@ -17,6 +17,8 @@ export default [
       route("horses/:horseId/films/:filmId", "routes/film.tsx"),
       route("forge/:visitId?/:limb?", "routes/forge.tsx"),
       route("ground/:visitId?/:limb?", "routes/ground.tsx"),
+      route("practice/:room?", "routes/practice.tsx"),
+      route("practice/run/:protocolId", "routes/protocol.tsx"),
       route("rounds", "routes/rounds.tsx"),
       route("rounds/:date", "routes/day.tsx"),
       route("files", "routes/files.tsx"),

@@ -19,6 +19,7 @@ import { blankVisit, type Visit } from "~core/record/visit";
 import { footPace, settled, startingFoot } from "./feet";
 import { isSurveyed, lookedAtFoot, surveyedSole, watchedDone, watchedFoot } from "./footRead";
 import { forgedLog, rack } from "./forged";
+import { practised } from "./practised";
 import { shodFoot } from "./shod";
 import { sound } from "./sound";
 import { storyFoot } from "./stories";
@@ -41,6 +42,8 @@ export interface DemoProgress {
 
 /** Keeps the forge's chance apart from that of the horses. */
 const FORGE_SEED = 9973;
+/** Seed of the practice, which disturbs nothing else of the round. */
+const PRACTICE_SEED = 509;
 
 /**
  * The demo round: two years of visits to eight yards, ending about `today`. The same seed and day give the same
@@ -74,6 +77,7 @@ export function makeDemoRound(
   }
   records.forged.push(...forgedLog(today, seededRandom(seed + FORGE_SEED)));
   records.steel.push(...rack());
+  records.tries.push(...practised(today, seed + PRACTICE_SEED));
   records.appointments.push(
     ...BOOKED.map((one, index) => ({ id: `demo-booked-${index + 1}`, ...one(today) })),
   );

@@ -29,7 +29,7 @@ interface MarkHandlesProps<Name extends string> {
   onTap?: ((at: Vector) => void) | undefined;
 }
 
-const ARROWS: Record<string, Vector> = {
+export const ARROWS: Record<string, Vector> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
   ArrowUp: [0, -1],

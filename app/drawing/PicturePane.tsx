@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { MarkHandles, type Handle } from "./MarkHandles";
+import { ARROWS, MarkHandles, type Handle } from "./MarkHandles";
 import { svgPoint } from "./svgPoint";
 import { distance, type Vector } from "~core/geometry/vector";
 import "./marking.css";
@@ -31,6 +31,8 @@ interface Looking {
   zoom: number;
 }
 
+/** Steps of an arrow key that the cross goes at once, and with shift: a placed mark is moved by one. */
+const AIM_STEPS = { near: 20, far: 200 };
 const MOST_ZOOM = 16;
 const TAP_PX = 8;
 const LOUPE = { across: 150, zoom: 3.2 };
@@ -56,6 +58,7 @@ export function PicturePane(props: PicturePaneProps) {
   const svg = useRef<SVGSVGElement>(null);
   const [looking, setLooking] = useState<Looking>({ middle: [width / 2, height / 2], zoom: 1 });
   const fingers = useRef(new Map<number, Vector>());
+  const [aim, setAim] = useState<Vector>();
   const tap = useRef<{ at: Vector; moved: boolean } | undefined>(undefined);
   const { middle, zoom } = looking;
   const [across, down] = [width / zoom, height / zoom];
@@ -138,6 +141,25 @@ export function PicturePane(props: PicturePaneProps) {
     if (start && !start.moved && armed !== undefined) onPlace(start.at);
   };
 
+  /** Without a pointer: arrows take a cross over the picture, Enter places the mark there. */
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    if (armed === undefined || event.target !== svg.current || event.ctrlKey || event.metaKey) return;
+    const arrow = ARROWS[event.key];
+    if (arrow) {
+      event.preventDefault();
+      const by = step * (event.shiftKey ? AIM_STEPS.far : AIM_STEPS.near);
+      const [x, y] = aim ?? middle;
+      setAim([
+        Math.min(width, Math.max(0, x + arrow[0] * by)),
+        Math.min(height, Math.max(0, y + arrow[1] * by)),
+      ]);
+    } else if (event.key === "Enter" && aim) {
+      event.preventDefault();
+      event.stopPropagation();
+      onPlace(aim);
+    }
+  };
+
   const inHand = handles.find(({ name }) => name === selected);
   const half = LOUPE.across / 2;
   return (
@@ -147,7 +169,12 @@ export function PicturePane(props: PicturePaneProps) {
         className={armed === undefined ? "picture-svg" : "picture-svg picture-armed"}
         viewBox={box.join(" ")}
         role="group"
-        aria-label={name}
+        aria-label={armed === undefined ? name : `${name}; arrows and Enter place one`}
+        tabIndex={armed === undefined ? -1 : 0}
+        onKeyDown={onKeyDown}
+        onBlur={(event) => {
+          if (event.target === svg.current) setAim(undefined);
+        }}
         onPointerDown={onDown}
         onPointerMove={onPointerMove}
         onPointerUp={onUp}
@@ -162,6 +189,13 @@ export function PicturePane(props: PicturePaneProps) {
           />
         )}
         {over?.(width / 900 / pxPerUnit)}
+        {aim && armed !== undefined && (
+          <path
+            className="picture-aim"
+            style={{ strokeWidth: width / 500 / pxPerUnit }}
+            d={`M${aim[0] - width / 40},${aim[1]}h${width / 20}M${aim[0]},${aim[1] - width / 40}v${width / 20}`}
+          />
+        )}
         <g
           style={{ "--handle": `${width / 700 / pxPerUnit}` } as React.CSSProperties}
           className="picture-handles"

@@ -47,6 +47,7 @@ export default function CommandFinder({ onClose, onHelp }: FinderProps) {
       go("Rounds: plan the next days", "/rounds"),
       go("Board of cycles: who is due, who is late", "/rounds?view=board"),
       go("Half a year of work against your hours", "/rounds?view=year"),
+      go("Practice: marks, eye, trim, stock, protocols", "/practice"),
       go("Files: back up, restore, export", "/files"),
       go("Cautions", "/cautions"),
       go("Settings", "/settings"),

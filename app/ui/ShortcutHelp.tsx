@@ -11,6 +11,7 @@ const SHORTCUTS: [keys: string[], what: string][] = [
   [["m"], "Measure the active number again (with Alt while a number is typed)"],
   [["g f"], "Forge"],
   [["g r"], "Rounds"],
+  [["g p"], "Practice"],
   [["g b"], "Files: back up"],
   [["g c"], "Cautions"],
   [["g s"], "Settings"],

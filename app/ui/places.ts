@@ -11,6 +11,7 @@ export const ABOVE: readonly Place[] = [
   { to: "/forge", name: "Forge" },
   { to: "/rounds", name: "Rounds", inBar: true },
   { to: "/ground", name: "Ground" },
+  { to: "/practice", name: "Practice" },
 ];
 export const BELOW: readonly Place[] = [
   { to: "/files", name: "Files" },

@@ -7,7 +7,7 @@ import { seededRandom } from "../math/random";
 import type { Result } from "../result";
 import { ok } from "../result";
 import { toeOvercut } from "../trim/limits";
-import { trimObjective } from "../trim/objective";
+import { residuals, trimObjective } from "../trim/objective";
 import { planTrim } from "../trim/plan";
 import type { TrimPlan, TrimQuestion } from "../trim/question";
 import { atLevel } from "./level";
@@ -83,9 +83,16 @@ export interface ScoredCuts {
   score: number;
   misses: Miss[];
   after: PredictedFoot;
+  /** On what most was lost against the plan; missing where next to nothing was. */
+  lost?: "axis" | "halves" | "level";
   /** The foot as it then stands, to be drawn; missing where no wall is left to draw. */
   foot?: FootParameters;
 }
+
+/** The first terms of the plan's sum under the two lenses of this room, in its order. */
+const TERMS = ["axis", "halves", "level"] as const;
+/** Less than this part of what the plan mends is not worth a word. */
+const WORTH_A_WORD = 0.05;
 
 /** A hand is not blamed for less than half a step, mm. */
 const BLAME_MM = CUT_STEP_MM / 2;
@@ -112,6 +119,10 @@ export function scoreCuts(
   ) as [number, number];
   const best = plan.objective;
   const part = none - best < 1e-9 ? (mine - best < 1e-9 ? 1 : 0) : (none - mine) / (none - best);
+  const squares = (one: Cuts) => (residuals(question, plan.targetRoll)(one) ?? []).map((term) => term * term);
+  const [lostHere, lostThere] = [squares(cuts), squares(plan.cuts)];
+  const losses = TERMS.map((name, at) => ({ name, by: (lostHere[at] ?? 0) - (lostThere[at] ?? 0) }));
+  const worst = losses.reduce((most, one) => (one.by > most.by ? one : most));
   const shown = cutFoot(foot, cuts);
   return ok({
     over,
@@ -122,6 +133,7 @@ export function scoreCuts(
       off: cuts[name] - plan.cuts[name],
     })),
     after: after.value,
+    ...(worst.by > WORTH_A_WORD * (none - best) && { lost: worst.name }),
     ...(shown.ok && { foot: shown.value.foot }),
   });
 }

@@ -337,6 +337,15 @@ describe("cut", () => {
     expect(within.over).toEqual([]);
   });
 
+  test("on what most was lost is named: side to side where one heel alone came down too far; nothing after the plan's own", () => {
+    const task = cutTask(5, 3);
+    const { toe, heelMedial, heelLateral } = task.plan.cuts;
+    expect(value(scoreCuts(task, task.plan.cuts)).lost).toBeUndefined();
+    expect(
+      value(scoreCuts(task, { toe, heelMedial: heelMedial + 1.5, heelLateral: heelLateral - 1.5 })).lost,
+    ).toBe("level");
+  });
+
   test("cuts to the half millimetre reach nearly all of what the plan mends", () => {
     for (let seed = 1; seed <= 30; seed++) {
       const task = cutTask(seed, 5);

@@ -10,7 +10,7 @@ import {
   scoreRun,
   type Protocol,
 } from "./protocol";
-import { progressOf, standings, weakest } from "./progress";
+import { overall, progressOf, standings, weakest } from "./progress";
 import type { Miss, Try } from "./tryRecord";
 
 const protocol: Protocol = {
@@ -125,7 +125,7 @@ describe("what got better", () => {
   });
   const toe = (off: number): Miss => ({ of: "Toe", unit: "mm", off });
 
-  test("the latest ten stand against the ten before, and only a difference beyond its scatter is a change", () => {
+  test("of the latest twenty the later half stands against the earlier, and only a difference beyond its scatter is a change", () => {
     const better = Array.from({ length: 20 }, (_, index) =>
       tryOf(index, [toe((index < 10 ? 4 : 1.5) + (index % 3) * 0.2)]),
     );
@@ -141,6 +141,30 @@ describe("what got better", () => {
       tryOf(index, [toe((index < 10 ? 1 : 5) + (index % 3) * 0.2)]),
     );
     expect(standings(worse, "measure")[0]?.change).toBe("worse");
+  });
+
+  test("half of it is enough from four on; with fewer there is no before", () => {
+    const few = (count: number) =>
+      standings(
+        Array.from({ length: count }, (_, index) => tryOf(index, [toe(index < count / 2 ? 6 : 2)])),
+        "measure",
+      )[0];
+    expect(few(8)).toMatchObject({ before: 6, now: 2, change: "better" });
+    expect(few(7)?.before).toBeUndefined();
+  });
+
+  test("a room as a whole counts each try as one number", () => {
+    const tries = Array.from({ length: 10 }, (_, index) =>
+      tryOf(index, [toe(index < 5 ? 5 : 1), { of: "Heel", unit: "mm", off: index < 5 ? -3 : 1 }]),
+    );
+    expect(overall(tries, "measure")).toMatchObject({
+      of: "All marks",
+      n: 10,
+      before: 4,
+      now: 1,
+      change: "better",
+    });
+    expect(overall(tries, "cut")).toBeUndefined();
   });
 
   test("the sign of a miss does not hide it, and other rooms do not count", () => {

@@ -51,6 +51,9 @@ const SIZES = {
 const LEVEL_MM = 0.5;
 const STRAIGHT_DEG = 0.7;
 
+/** From the toe to the heels. */
+const CENTRE_LINES = ["A", "B", "C", "D"];
+
 const sign = (random: Random): 1 | -1 => (random() < 0.5 ? 1 : -1);
 const pick = <T>(random: Random, all: readonly T[]): T => all[Math.floor(random() * all.length)] as T;
 
@@ -118,12 +121,12 @@ const MAKERS: Record<ReadQuestion, (random: Random, level: number) => ReadTask> 
     };
     return {
       ...shown("centre", level, foot, picture),
-      answers: ["A", "B", "C", "D"],
+      answers: CENTRE_LINES,
       right,
       why: {
-        text: "It lies behind the true apex, twice the length of the sulcus less a fifth of the width, as a rule over the widest part",
+        text: `Line ${CENTRE_LINES[right] ?? ""}. It lies a fifth of the foot’s width behind the true apex, which is twice the sulcus; as a rule that is the widest part`,
       },
-      lines: ["A", "B", "C", "D"].map((letter, index) => {
+      lines: CENTRE_LINES.map((letter, index) => {
         const y = corYOf(foot) + (right - index) * apart;
         return { letter, ends: [at(-half, y), at(half, y)] as const };
       }),

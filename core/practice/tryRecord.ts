@@ -32,19 +32,46 @@ export const trySchema = z.strictObject({
 });
 export type Try = z.infer<typeof trySchema>;
 
-export const ROOM_FACTS: Record<PracticeRoom, { name: string; does: string }> = {
+export const ROOM_FACTS: Record<
+  PracticeRoom,
+  { name: string; does: string; /** What is missed in it, as a whole. */ whole: string }
+> = {
   measure: {
     name: "Measure",
     does: "Place the marks on a picture; see how far each one was off, and what it did to the reading",
+    whole: "All marks",
   },
-  read: { name: "Read", does: "One minute of looking: taller heel, axis, centre of rotation, worn shoe" },
+  read: {
+    name: "Read",
+    does: "One minute of looking: taller heel, axis, centre of rotation, worn shoe",
+    whole: "All answers",
+  },
   cut: {
     name: "Cut",
     does: "Choose the trim; see what it does, beside the plan. Over-cutting ends the round",
+    whole: "All cuts",
   },
-  length: { name: "Length", does: "Say how much steel to cut; then see it by rule and by outline" },
+  length: {
+    name: "Length",
+    does: "Say how much steel to cut; then see it by rule and by outline",
+    whole: "Length said",
+  },
   run: {
     name: "Run",
     does: "A whole protocol in its order, each step with its reason, against the clock or not",
+    whole: "All steps",
   },
 };
+
+const rounded = (value: number, digits: number): number => {
+  const by = 10 ** digits;
+  return Math.round(value * by) / by + 0;
+};
+
+/** A try as it is kept: score to a tenth, misses to a hundredth, whole seconds. */
+export const keptTry = ({ score, seconds, misses, ...rest }: Try): Try => ({
+  ...rest,
+  score: rounded(score, 1),
+  seconds: rounded(seconds, 0),
+  misses: misses.map((one) => ({ ...one, off: rounded(one.off, 2) })),
+});
