@@ -161,3 +161,24 @@ export async function chooseLargePicture(page: Page): Promise<{ readyMs: number;
   );
   return { readyMs, frozenMs };
 }
+
+/** A view of practice chosen on the screen, nothing made ahead: ms until its picture can be marked, each time another foot. */
+export const practiceReady = (page: Page, times: number): Promise<number[]> =>
+  page.evaluate(async (count) => {
+    const views = ["sole", "side", "rear"];
+    const write = Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, "value")?.set;
+    const shown = () => document.querySelector(".picture-svg image")?.getAttribute("href");
+    const taken: number[] = [];
+    for (let index = 0; index < count; index++) {
+      const select = document.querySelector<HTMLSelectElement>('select[aria-label="View"]');
+      if (!select) throw new Error("no room on this page");
+      const before = shown();
+      const from = performance.now();
+      write?.call(select, views[index % views.length] ?? "sole");
+      select.dispatchEvent(new Event("change", { bubbles: true }));
+      while (!shown() || shown() === before) await new Promise((next) => setTimeout(next));
+      taken.push(performance.now() - from);
+      await new Promise((next) => setTimeout(next, 50));
+    }
+    return taken;
+  }, times);

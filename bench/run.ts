@@ -26,7 +26,15 @@ import {
 import { groundRedraws, timeGround } from "./ground";
 import { timeForecast, timeMoveCosts, timeRounds } from "./rounds";
 import { chooseLargeFilm, timeFilmNumbers, vetSheetMs } from "./films";
-import { chooseLargePicture, clickThrough, dragging, keystrokes, scriptBytes, timeMonths } from "./page";
+import {
+  chooseLargePicture,
+  clickThrough,
+  dragging,
+  keystrokes,
+  practiceReady,
+  scriptBytes,
+  timeMonths,
+} from "./page";
 
 const ROUNDS = 9;
 const KEYSTROKES = 60;
@@ -116,6 +124,9 @@ try {
   await page.locator('.ground-columns[data-grid="2"]').waitFor();
   await page.waitForTimeout(1500);
   const redraws = await groundRedraws(page, 20);
+  await page.goto(`${app.address}/practice/measure?view=side`);
+  await page.locator(".picture-svg image").waitFor();
+  const practice = (await practiceReady(page, 18)).sort((a, b) => a - b);
   const ground = timeGround();
   const photo = photoAccuracy();
   const fits = timeFit();
@@ -184,6 +195,8 @@ try {
     ["seven grounds with four shoes, and their span, median", ground.sweep, 1500, "ms"],
     ["another ground on the screen: first picture, median", redraws.first, 100, "ms"],
     ["another ground on the screen: settled, median", redraws.settled, 200, "ms"],
+    ["a practice foot ready to mark, nothing made ahead, median", median(practice), 300, "ms"],
+    ["the same, slowest of eighteen", practice.at(-1) ?? Number.NaN, 300, "ms"],
     ["photo, marks in the card's plane to 30 deg: worst angle", photo.flatDeg, 0.1, "deg"],
     ["photo, marks in the card's plane to 30 deg: worst length", photo.flatMm, 0.3, "mm"],
     ["photo, marks off the plane to 10 deg: worst angle", photo.offDeg, 1, "deg"],

@@ -136,6 +136,7 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.locator('.ground-columns[data-grid="2"]').waitFor();
   await page.getByRole("img", { name: /over seven grounds/ }).waitFor();
   await take(page, "ground");
+  await take(page, "practice", "/practice");
   await page.goto("/cases");
   await page.getByRole("link", { name: /^Major Oak/ }).click();
   await take(page, "case");
@@ -156,10 +157,4 @@ test("the main views, from the demo round", async ({ page }) => {
   await take(page, "survey-phone", `${VISIT}/survey?foot=RF`, PHONE);
   await field(page, "Toe length").focus();
   await take(page, "survey-phone", undefined, PHONE);
-  await page.goto("/settings");
-  await page.getByText("Barn: dark, large").click();
-  await expect(page.locator("html")).toHaveAttribute("data-theme", "barn");
-  await page.goto("/forge?view=heats&sheet=on");
-  await page.getByRole("button", { name: "Next heat" }).click();
-  await take(page, "forge-phone", undefined, PHONE);
 });

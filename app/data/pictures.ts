@@ -1,5 +1,6 @@
 import { withPicturesWorker } from "../workers/pictures";
 import type { ReadyPicture } from "../workers/pictures.worker";
+import type { FoundCard } from "~core/photo/findCard";
 import { ok, type Result } from "~core/result";
 import { session } from "./session";
 
@@ -26,4 +27,15 @@ export async function keepPicture(file: Blob): Promise<Result<KeptPicture>> {
 export async function pictureUrl(id: string): Promise<string | undefined> {
   const picture = await session.db.pictures.get(id);
   return picture && URL.createObjectURL(picture.bytes);
+}
+
+/** The printed card in a kept picture, looked for off the main thread; undefined when the picture is not in the store. */
+export async function cardInPicture(id: string): Promise<Result<FoundCard> | undefined> {
+  const picture = await session.db.pictures.get(id);
+  return (
+    picture &&
+    withPicturesWorker<Result<FoundCard>>(
+      (remote) => remote.cardIn(picture.bytes) as Promise<Result<FoundCard>>,
+    )
+  );
 }

@@ -1,6 +1,11 @@
 import { TextButton } from "~app/ui/TextButton";
 interface MarkListProps {
-  marks: readonly { mark: string; name: string; state: "placed" | "skipped" | "missing" }[];
+  marks: readonly {
+    mark: string;
+    name: string;
+    state: "placed" | "skipped" | "missing";
+    suggested?: boolean;
+  }[];
   selected: string | undefined;
   onSelect: (mark: string) => void;
   /** The mark is to be placed once more. */
@@ -11,7 +16,7 @@ interface MarkListProps {
 export function MarkList({ marks, selected, onSelect, onAgain }: MarkListProps) {
   return (
     <ul>
-      {marks.map(({ mark, name, state }) => (
+      {marks.map(({ mark, name, state, suggested }) => (
         <li key={mark}>
           <button
             type="button"
@@ -21,6 +26,7 @@ export function MarkList({ marks, selected, onSelect, onAgain }: MarkListProps) 
             onClick={() => onSelect(mark)}
           >
             {name}
+            {suggested && <span className="quiet"> · suggested, taken</span>}
           </button>
           {state === "placed" ? (
             <TextButton onClick={() => onAgain(mark)}>place again</TextButton>

@@ -1,6 +1,8 @@
 import { expose, transfer } from "comlink";
 import exifr from "exifr";
 import type { FootParameters } from "~core/foot/parametric/parameters";
+import { findCard, type FoundCard } from "~core/photo/findCard";
+import { greyOf } from "~core/photo/grey";
 import { keptSize, pictureType, type PictureType } from "~core/photo/pictureFile";
 import type { MarkedPhoto } from "~core/photo/truePhoto";
 import type { MeasuredView } from "~core/photo/views";
@@ -112,7 +114,19 @@ async function shrink(
   return transfer({ bytes, width, height }, [bytes.buffer]);
 }
 
-const picturesWorker = { prepare, simulate, shrink };
+/** The printed card in a kept picture, in its pixels. */
+async function cardIn(picture: Blob): Promise<Result<FoundCard>> {
+  const bitmap = await createImageBitmap(picture).catch(() => undefined);
+  if (!bitmap) return fail("damaged", "picture", "This picture cannot be read by the browser.");
+  const { width, height } = bitmap;
+  const context = new OffscreenCanvas(width, height).getContext("2d", { willReadFrequently: true });
+  if (!context) return fail("no-canvas", "picture", "This browser cannot look into pictures.");
+  context.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  return findCard(greyOf(context.getImageData(0, 0, width, height).data, width, height));
+}
+
+const picturesWorker = { prepare, simulate, shrink, cardIn };
 export type PicturesWorker = typeof picturesWorker;
 
 expose(picturesWorker);

@@ -36,6 +36,8 @@ export const photoSchema = z.strictObject({
     ])
     .optional(),
   points: z.record(z.string().max(40), pixel).default({}),
+  /** Points that were suggested by the picture itself, taken, and not moved since. */
+  suggested: z.array(z.string().max(40)).max(60).optional(),
 });
 export type Photo = z.infer<typeof photoSchema>;
 

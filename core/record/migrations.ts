@@ -199,7 +199,8 @@ export const MIGRATIONS: readonly Migration[] = [
     tables: {},
   },
   {
-    // Tries and protocols of practice in tables of their own; nothing that was kept changes.
+    // Tries and protocols of practice in tables of their own, and which points of a photograph were suggested: nothing
+    // that was kept changes.
     to: 12,
     tables: {},
   },

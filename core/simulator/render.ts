@@ -65,17 +65,30 @@ function darken(pixels: Uint8ClampedArray, width: number, light: number, seed: n
   }
 }
 
-/** Smooth noise of a place in space, 0 to 1. */
+const mix = (a: number, b: number, part: number): number => a + (b - a) * part;
+
+/** Smooth noise of a place in space, 0 to 1. No function is made in here: it runs for every pixel. */
 function noise(x: number, y: number, z: number, seed: number): number {
-  const [ix, iy, iz] = [Math.floor(x), Math.floor(y), Math.floor(z)];
-  const [fx, fy, fz] = [x - ix, y - iy, z - iz];
-  const [sx, sy, sz] = [fx * fx * (3 - 2 * fx), fy * fy * (3 - 2 * fy), fz * fz * (3 - 2 * fz)];
-  const at = (dx: number, dy: number, dz: number) => hash(ix + dx, iy + dy, iz + dz, seed);
-  const mix = (a: number, b: number, part: number) => a + (b - a) * part;
-  const low = mix(mix(at(0, 0, 0), at(1, 0, 0), sx), mix(at(0, 1, 0), at(1, 1, 0), sx), sy);
-  const high = mix(mix(at(0, 0, 1), at(1, 0, 1), sx), mix(at(0, 1, 1), at(1, 1, 1), sx), sy);
+  const ix = Math.floor(x);
+  const iy = Math.floor(y);
+  const iz = Math.floor(z);
+  const sx = smooth(x - ix);
+  const sy = smooth(y - iy);
+  const sz = smooth(z - iz);
+  const low = mix(
+    mix(hash(ix, iy, iz, seed), hash(ix + 1, iy, iz, seed), sx),
+    mix(hash(ix, iy + 1, iz, seed), hash(ix + 1, iy + 1, iz, seed), sx),
+    sy,
+  );
+  const high = mix(
+    mix(hash(ix, iy, iz + 1, seed), hash(ix + 1, iy, iz + 1, seed), sx),
+    mix(hash(ix, iy + 1, iz + 1, seed), hash(ix + 1, iy + 1, iz + 1, seed), sx),
+    sy,
+  );
   return mix(low, high, sz);
 }
+
+const smooth = (part: number): number => part * part * (3 - 2 * part);
 
 function hash(x: number, y: number, z: number, seed: number): number {
   let mixed =
@@ -169,6 +182,34 @@ function fill(
     }
 }
 
+const INK: Space = [34, 36, 38];
+/** Places a side of a pixel at which the print is looked up near its edges. */
+const FINE = 4;
+
+/** True where the print is black, mm from the frame's top left. */
+function isInk(u: number, v: number): boolean {
+  const { sideMm: side, frameMm: frame } = CARD;
+  if (u < 0 || v < 0 || u > side || v > side) return false;
+  if (u < frame || v < frame || u > side - frame || v > side - frame) return true;
+  const middle = Math.abs(u - side / 2);
+  if (middle < 0.8 && v > 12 && v < side - 26) return true;
+  return v >= side - 26 && v < side - 12 && middle < (5 * (side - 12 - v)) / 14;
+}
+
+/** What part of a pixel the sheet covers, and what part of it is ink. */
+function printAround(u: number, v: number, pixelMm: number): [paper: number, ink: number] {
+  const { sideMm: side, marginMm: margin } = CARD;
+  let [paper, ink] = [0, 0];
+  for (let down = 0; down < FINE; down++)
+    for (let across = 0; across < FINE; across++) {
+      const [x, y] = [u + ((across + 0.5) / FINE - 0.5) * pixelMm, v + ((down + 0.5) / FINE - 0.5) * pixelMm];
+      if (x < -margin || y < -margin || x > side + margin || y > side + margin) continue;
+      paper++;
+      if (isInk(x, y)) ink++;
+    }
+  return [paper / FINE ** 2, ink / FINE ** 2];
+}
+
 /** The printed card in its plane: a white sheet, a black frame whose outer edge is the known square, a plumb mark. */
 function drawCard(
   pixels: Uint8ClampedArray,
@@ -180,7 +221,7 @@ function drawCard(
   const { right, down } = scene.plane;
   const [origin] = scene.card;
   const at = (u: number, v: number): Space => add3(origin, add3(times3(right, u), times3(down, v)));
-  const { sideMm: side, frameMm: frame, marginMm: margin } = CARD;
+  const { sideMm: side, marginMm: margin } = CARD;
   const sheet = [
     at(-margin, -margin),
     at(side + margin, -margin),
@@ -211,23 +252,17 @@ function drawCard(
       if (!(far > 0) || far >= (depth[pixel] ?? 0)) continue;
       const step = minus3(add3(camera.at, times3(ray, far)), origin);
       const [u, v] = [dot3(step, right), dot3(step, down)];
-      if (u < -margin || v < -margin || u > side + margin || v > side + margin) continue;
-      depth[pixel] = far;
-      const inFrame =
-        u >= 0 &&
-        v >= 0 &&
-        u <= side &&
-        v <= side &&
-        (u < frame || v < frame || u > side - frame || v > side - frame);
-      const middle = Math.abs(u - side / 2);
-      const line = middle < 0.8 && v > 12 && v < side - 26;
-      const bob = v >= side - 26 && v < side - 12 && middle < (5 * (side - 12 - v)) / 14;
-      const ink = inFrame || line || bob;
-      put(
-        pixels,
-        pixel * 4,
-        ink ? [34, 36, 38] : LOOK.card.colour,
-        0.96 + 0.06 * hash(column, row, 11, seed),
-      );
+      // A camera takes the mean over its pixel: near an edge of the print that is neither black nor white.
+      const pixelMm = far / camera.focalPx;
+      const [paper, ink] = printAround(u, v, pixelMm);
+      if (paper === 0) continue;
+      if (paper > 0.5) depth[pixel] = far;
+      const shade = 0.96 + 0.06 * hash(column, row, 11, seed);
+      for (let channel = 0; channel < 3; channel++) {
+        const beneath = pixels[4 * pixel + channel] ?? 0;
+        const white = (LOOK.card.colour[channel] ?? 0) * shade;
+        const black = (INK[channel] ?? 0) * shade;
+        pixels[4 * pixel + channel] = beneath * (1 - paper) + white * (paper - ink) + black * ink;
+      }
     }
 }

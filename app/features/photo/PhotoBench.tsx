@@ -15,6 +15,7 @@ import type { Photo } from "~core/photo/photoRecord";
 import type { StageContext } from "~app/stage/stageContext";
 import { MarkList } from "~app/ui/MarkList";
 import { PhotoNumbers, PhotoTrust } from "./PhotoSaid";
+import { CardFound, useFoundCard } from "./CardFound";
 import { PicturePane } from "~app/drawing/PicturePane";
 import { ScaleLength } from "./ScaleLength";
 import { CORNERS, scaleOf, SCALE_ENDS, usePhotoMarks } from "./usePhotoMarks";
@@ -33,7 +34,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const wording = useWording();
   const { save } = useEdits();
   const { url, missing } = usePicture(photo.pictureId);
-  const { marked, reading, valuesOf, place, change, knownLength } = usePhotoMarks(context, photo);
+  const { marked, reading, valuesOf, place, take, change, knownLength } = usePhotoMarks(context, photo);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const [tracing, setTracing] = useState(false);
@@ -91,6 +92,8 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
     const at = marked.points[corner];
     return at ? [at] : [];
   });
+  const looked = useFoundCard(photo.pictureId, corners.length === 0 && !twoPoint && !again.marking);
+  const seen = looked?.ok ? looked.value : undefined;
 
   const put = (at: Vector) => {
     if (!next) return;
@@ -145,7 +148,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             width={photo.width}
             height={photo.height}
             handles={handles}
-            card={corners}
+            card={seen ? seen.corners : corners}
             selected={selected}
             armed={next}
             step={STEP_MM * pxPerMm}
@@ -170,6 +173,15 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               </p>
               <p className="marking-next">{factsOf(next).name}</p>
               <p>{factsOf(next).find}</p>
+              {next === CORNERS[0] && looked && (
+                <CardFound
+                  found={looked}
+                  onTake={(four) => {
+                    take(Object.fromEntries(CORNERS.map((corner, at) => [corner, four[at] as Vector])));
+                    setSelected(undefined);
+                  }}
+                />
+              )}
               <p className="marking-acts">
                 {factsOf(next).optional && !again.marking && (
                   <TextButton onClick={() => setSkipped([...skipped, next])}>Skip this one</TextButton>
@@ -244,6 +256,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               mark,
               name: factsOf(mark).name,
               state: marked.points[mark] ? "placed" : skipped.includes(mark) ? "skipped" : "missing",
+              suggested: marked.suggested.includes(mark),
             }))}
             selected={selected}
             onSelect={setSelected}

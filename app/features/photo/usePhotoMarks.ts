@@ -25,6 +25,8 @@ export const SCALE_ENDS = ["scale a", "scale b"] as const;
 
 interface Marked {
   points: Partial<Record<string, ImagePoint>>;
+  /** Points that the picture suggested, taken and not moved since. */
+  suggested: readonly string[];
   /** Length of a two-point scale, mm; a card without it. */
   scaleMm: number | undefined;
   filled: Filled;
@@ -62,6 +64,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
   const typedMm = typedScale?.ok ? typedScale.value : undefined;
   const stored: Marked = {
     points: photo.points,
+    suggested: photo.suggested ?? [],
     scaleMm: typedMm ?? storedMm,
     filled: {
       values: reading?.values ?? {},
@@ -76,6 +79,8 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
     const edits: Edit[] = [];
     if (!sameValue(stored.points, now.points))
       edits.push(changeOf("photos", photo, ["points"], now.points as Photo["points"], label));
+    if (!sameValue(stored.suggested, now.suggested))
+      edits.push(changeOf("photos", photo, ["suggested"], [...now.suggested], label));
     if (scaleOf(now) && !sameValue(photo.scale, scaleOf(now)))
       edits.push(changeOf("photos", photo, ["scale"], scaleOf(now) as Photo["scale"], label));
     const parts = PARTS.filter((part) => !sameValue(stored.filled[part], now.filled[part]));
@@ -116,12 +121,26 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
       const found = read(changed);
       return found?.ok ? { ...changed, filled: found.value.filled } : changed;
     }, rest);
+  const hundredths = ([x, y]: Vector): ImagePoint => [Math.round(x * 100) / 100, Math.round(y * 100) / 100];
   const place = (mark: string, at: Vector, rest: boolean) =>
     change(
-      ({ points }) => ({
-        points: { ...points, [mark]: [Math.round(at[0] * 100) / 100, Math.round(at[1] * 100) / 100] },
+      ({ points, suggested }) => ({
+        points: { ...points, [mark]: hundredths(at) },
+        suggested: suggested.filter((one) => one !== mark),
       }),
       rest,
+    );
+  /** Takes points that were suggested, all at once. */
+  const take = (found: Readonly<Record<string, Vector>>) =>
+    change(
+      ({ points, suggested }) => ({
+        points: {
+          ...points,
+          ...Object.fromEntries(Object.entries(found).map(([mark, at]) => [mark, hundredths(at)])),
+        },
+        suggested: [...new Set([...suggested, ...Object.keys(found)])],
+      }),
+      true,
     );
   /** What some marks say by themselves, whatever stands in the reading. */
   const valuesOf = (points: Marked["points"]): FootValues => {
@@ -134,6 +153,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
     reading: read(live.value),
     valuesOf,
     place,
+    take,
     change,
     knownLength: {
       ...scale,

@@ -107,7 +107,7 @@ function Standing({ all, whole }: { all: readonly SkillStanding[]; whole: SkillS
       {weak && (
         <p>
           <b>Weakest:</b> <Fractions text={`${name(weak)}, ${size(weak, weak.now)}`} />
-          <span className="quiet"> of {weak.n}</span>
+          <span className="quiet"> in {weak.n}</span>
         </p>
       )}
     </div>
