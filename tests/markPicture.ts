@@ -3,12 +3,12 @@ import type { Vector } from "~core/geometry/vector";
 import type { MarkedPhoto } from "~core/photo/truePhoto";
 import { expect } from "./round";
 
-/** Taps the true places of all corners and marks, one after the other, as the prompts ask; `most` of them; `again`: the marks alone. */
+/** Taps the true places of all corners and marks, one after the other, as the prompts ask; `most` of them, beginning with number `from`; `again`: the marks alone. */
 export async function markAll(
   page: Page,
   truth: MarkedPhoto,
   marks: readonly string[],
-  { tap = false, most = Number.POSITIVE_INFINITY, again = false } = {},
+  { tap = false, most = Number.POSITIVE_INFINITY, from = 0, again = false } = {},
 ): Promise<void> {
   const pane = page.locator(".picture-svg");
   await expect(pane).toBeVisible();
@@ -16,6 +16,7 @@ export async function markAll(
   const corners = truth.scale.kind === "card" ? truth.scale.corners : [truth.scale.a, truth.scale.b];
   const places = [...(again ? [] : corners), ...marks.map((mark) => truth.points[mark] as Vector)];
   for (const [index, at] of places.slice(0, most).entries()) {
+    if (index < from) continue;
     await expect(page.getByRole("region", { name: "Next mark" })).toContainText(
       `${index + 1} of ${places.length}`,
     );

@@ -248,3 +248,39 @@ test.describe("by touch", () => {
     await expect(page.getByRole("row", { name: /Front : support/ })).not.toContainText("est.");
   });
 });
+
+test("the card finds itself: nothing counts until its corners are taken, and one that is moved is no suggestion any more", async ({
+  page,
+}) => {
+  const { file, truth } = photograph("sole", "LF", { curlMm: { medial: 4, lateral: 0 } });
+  await openVisit(page, "survey");
+  await take(page, "sole", file);
+  const found = page.getByRole("group", { name: "The card found by itself" });
+  await expect(found).toContainText("The card was found.");
+  await expect(page.getByRole("region", { name: "Next mark" })).toContainText("Card, top left");
+  await expect(page.getByRole("region", { name: "How far this picture can be trusted" })).toBeHidden();
+  await found.getByRole("button", { name: "Take its corners" }).click();
+  await expect(page.getByRole("region", { name: "Next mark" })).toContainText("5 of");
+  await expect(page.getByRole("region", { name: "How far this picture can be trusted" })).toContainText(
+    "Square enough: slant",
+  );
+  await markAll(page, truth, SURVEY_MARKS, { from: 4 });
+  await expect(page.getByText("All marks placed.")).toBeVisible();
+  await page.getByText("Marks", { exact: true }).click();
+  await expect(page.getByText("· suggested, taken")).toHaveCount(4);
+  await page.getByRole("button", { name: "Card, top left", exact: true }).first().focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(page.getByText("· suggested, taken")).toHaveCount(3);
+  await page.reload();
+  await page.getByText("Marks", { exact: true }).click();
+  await expect(page.getByText("· suggested, taken")).toHaveCount(3);
+});
+
+test("a picture without a card says so, and its scale can still be given", async ({ page }) => {
+  const { file } = photograph("sole", "LF", {}, { card: false });
+  await openVisit(page, "survey");
+  await take(page, "sole", file);
+  await expect(page.getByText("No card is seen in this picture.")).toBeVisible();
+  await page.getByRole("button", { name: "No card in the picture" }).click();
+  await expect(page.getByRole("region", { name: "Next mark" })).toContainText("Scale, one end");
+});

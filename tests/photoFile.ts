@@ -5,6 +5,7 @@ import type { Limb } from "~core/foot/limb";
 import type { MarkedPhoto } from "~core/photo/truePhoto";
 import type { MeasuredView } from "~core/photo/views";
 import type { Shot } from "~core/simulator/camera";
+import type { Conditions } from "~core/simulator/conditions";
 import { renderScene } from "~core/simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
@@ -51,11 +52,12 @@ export function photograph(
   view: MeasuredView,
   limb: Limb = "LF",
   change: Partial<FootParameters> = {},
+  conditions: Partial<Conditions> = {},
 ): { file: { name: string; mimeType: string; buffer: Buffer }; truth: MarkedPhoto; foot: FootParameters } {
   const foot = { ...ordinaryFoot(limb, { kind: "cob", massKg: 520 }), ...change };
   const scene = sceneOf(foot, view);
   const camera = aimAt(scene, SHOT);
-  const buffer = pngFile(renderScene(scene, camera, 11), camera.width, camera.height);
+  const buffer = pngFile(renderScene(scene, camera, 11, conditions), camera.width, camera.height);
   return {
     file: { name: `${view}.png`, mimeType: "image/png", buffer },
     truth: truthInPicture(scene, camera, false),

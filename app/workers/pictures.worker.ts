@@ -8,7 +8,8 @@ import type { MarkedPhoto } from "~core/photo/truePhoto";
 import type { MeasuredView } from "~core/photo/views";
 import { fail, ok, type Result } from "~core/result";
 import { focalPixels, type Shot } from "~core/simulator/camera";
-import { renderScene, type Conditions } from "~core/simulator/render";
+import type { Conditions } from "~core/simulator/conditions";
+import { renderScene } from "~core/simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
 /** A picture ready to be kept: turned upright, no larger than needed. */
@@ -83,7 +84,7 @@ async function simulate(
   view: MeasuredView,
   shot: Shot,
   seed: number,
-  conditions?: Conditions,
+  conditions?: Partial<Conditions>,
 ): Promise<{ bytes: ArrayBuffer; truth: MarkedPhoto }> {
   const scene = sceneOf(foot, view);
   const camera = aimAt(scene, shot);

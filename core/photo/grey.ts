@@ -1,3 +1,6 @@
+/** Looked up once: these run for every pixel. */
+const { floor, min, max } = Math;
+
 /** A picture in shades of grey, 0 to 255, row by row. */
 export interface GreyPicture {
   width: number;
@@ -18,7 +21,7 @@ export function greyOf(rgba: ArrayLike<number>, width: number, height: number): 
 /** The picture made smaller by a whole factor, each value the mean of its square; a rest at the edges is left out. */
 export function shrunkBy({ width, height, values }: GreyPicture, factor: number): GreyPicture {
   if (factor <= 1) return { width, height, values };
-  const [across, down] = [Math.floor(width / factor), Math.floor(height / factor)];
+  const [across, down] = [floor(width / factor), floor(height / factor)];
   const small = new Float32Array(across * down);
   for (let row = 0; row < down; row++)
     for (let column = 0; column < across; column++) {
@@ -34,8 +37,8 @@ export function shrunkBy({ width, height, values }: GreyPicture, factor: number)
 
 /** The value between pixels, bilinear; beyond the picture that of its edge. */
 export function greyAt({ width, height, values }: GreyPicture, x: number, y: number): number {
-  const [cx, cy] = [Math.min(width - 1, Math.max(0, x)), Math.min(height - 1, Math.max(0, y))];
-  const [left, top] = [Math.min(width - 2, Math.floor(cx)), Math.min(height - 2, Math.floor(cy))];
+  const [cx, cy] = [min(width - 1, max(0, x)), min(height - 1, max(0, y))];
+  const [left, top] = [min(width - 2, floor(cx)), min(height - 2, floor(cy))];
   const [fx, fy] = [cx - left, cy - top];
   const at = top * width + left;
   const [a, b, c, d] = [
@@ -64,9 +67,9 @@ export function darkPlaces({ width, height, values }: GreyPicture, reach: number
   }
   const dark = new Uint8Array(width * height);
   for (let row = 0; row < height; row++) {
-    const [top, bottom] = [Math.max(0, row - reach), Math.min(height, row + reach + 1)];
+    const [top, bottom] = [max(0, row - reach), min(height, row + reach + 1)];
     for (let column = 0; column < width; column++) {
-      const [left, right] = [Math.max(0, column - reach), Math.min(width, column + reach + 1)];
+      const [left, right] = [max(0, column - reach), min(width, column + reach + 1)];
       const sum =
         (sums[bottom * wide + right] ?? 0) -
         (sums[top * wide + right] ?? 0) -

@@ -3,7 +3,7 @@ import type { MarkedPhoto } from "../photo/truePhoto";
 import type { MeasuredView } from "../photo/views";
 import type { Random } from "../math/random";
 import type { Shot } from "../simulator/camera";
-import type { Conditions } from "../simulator/render";
+import type { Conditions } from "../simulator/conditions";
 import { aimAt, sceneOf, truthInPicture } from "../simulator/scene";
 import { atLevel, hardness } from "./level";
 
@@ -12,7 +12,7 @@ export interface PracticePicture {
   foot: FootParameters;
   view: MeasuredView;
   shot: Shot;
-  conditions: Conditions;
+  conditions: Partial<Conditions>;
   seed: number;
 }
 

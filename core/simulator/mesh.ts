@@ -14,17 +14,7 @@ import { interpolate } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 
 /** What a surface is made of: chooses its colour and grain. */
-export const MATERIALS = [
-  "wall",
-  "bearing",
-  "whiteLine",
-  "sole",
-  "frog",
-  "cleft",
-  "bar",
-  "hair",
-  "card",
-] as const;
+export const MATERIALS = ["wall", "bearing", "whiteLine", "sole", "frog", "cleft", "bar", "hair"] as const;
 export type Material = (typeof MATERIALS)[number];
 
 /** A triangle in the foot's frame (x lateral, y toe, z up), mm. */

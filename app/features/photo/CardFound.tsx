@@ -3,7 +3,8 @@ import { useEffect, useState } from "react";
 import { cardInPicture } from "~app/data/pictures";
 import { useWording } from "~app/ui/useWording";
 import { CARD } from "~core/photo/card";
-import type { Corners, FoundCard } from "~core/photo/findCard";
+import type { Corners } from "~core/photo/corners";
+import type { FoundCard } from "~core/photo/findCard";
 import { rectifyCard } from "~core/photo/rectify";
 import type { Result } from "~core/result";
 

@@ -173,15 +173,6 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               </p>
               <p className="marking-next">{factsOf(next).name}</p>
               <p>{factsOf(next).find}</p>
-              {next === CORNERS[0] && looked && (
-                <CardFound
-                  found={looked}
-                  onTake={(four) => {
-                    take(Object.fromEntries(CORNERS.map((corner, at) => [corner, four[at] as Vector])));
-                    setSelected(undefined);
-                  }}
-                />
-              )}
               <p className="marking-acts">
                 {factsOf(next).optional && !again.marking && (
                   <TextButton onClick={() => setSkipped([...skipped, next])}>Skip this one</TextButton>
@@ -228,6 +219,15 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             />
           )}
         </section>
+        {next === CORNERS[0] && looked && (
+          <CardFound
+            found={looked}
+            onTake={(four) => {
+              take(Object.fromEntries(CORNERS.map((corner, at) => [corner, four[at] as Vector])));
+              setSelected(undefined);
+            }}
+          />
+        )}
         {found && !again.marking && <PhotoTrust photo={found.photo} />}
         {suspicion && !again.marking && (
           <div className="lane-ask" role="group" aria-label="A question">

@@ -1,0 +1,111 @@
+import { CARD } from "../photo/card";
+import { add3, cross3, dot3, minus3, times3, type Space } from "../geometry/space";
+import { project, type Camera } from "./camera";
+import type { Conditions } from "./conditions";
+import { hash, noise } from "./grain";
+import type { Scene } from "./scene";
+
+/** Looked up once: these run for every pixel. */
+const { abs, min, max, ceil, floor } = Math;
+
+const PAPER: Space = [244, 243, 238];
+/** Dirt on the card: size of its patches, how much of it they cover at the most, how dark they are. */
+const DIRT = { mm: 9, most: 0.5, dark: 0.6 };
+/** A corner bent over: how far along its sides it begins, how far its print is pulled in, how much darker it is. */
+const CREASE = { fromMm: 16, pullMm: 1.6, dark: 0.3 };
+
+/** How far a place lies in the bent corner, 0 to 1: which corner, the seed says. */
+function bentAt(u: number, v: number, seed: number): number {
+  const corner = seed & 3;
+  const x = corner & 1 ? CARD.sideMm - u : u;
+  const y = corner & 2 ? CARD.sideMm - v : v;
+  return min(1, max(0, (CREASE.fromMm - x - y) / CREASE.fromMm));
+}
+
+const INK: Space = [34, 36, 38];
+/** Places a side of a pixel at which the print is looked up near its edges. */
+const FINE = 4;
+
+/** True where the print is black, mm from the frame's top left. */
+function isInk(u: number, v: number): boolean {
+  const { sideMm: side, frameMm: frame } = CARD;
+  if (u < 0 || v < 0 || u > side || v > side) return false;
+  if (u < frame || v < frame || u > side - frame || v > side - frame) return true;
+  const middle = abs(u - side / 2);
+  if (middle < 0.8 && v > 12 && v < side - 26) return true;
+  return v >= side - 26 && v < side - 12 && middle < (5 * (side - 12 - v)) / 14;
+}
+
+/** What part of a pixel the sheet covers, and what part of it is ink. */
+function printAround(u: number, v: number, pixelMm: number): [paper: number, ink: number] {
+  const { sideMm: side, marginMm: margin } = CARD;
+  let [paper, ink] = [0, 0];
+  for (let down = 0; down < FINE; down++)
+    for (let across = 0; across < FINE; across++) {
+      const [x, y] = [u + ((across + 0.5) / FINE - 0.5) * pixelMm, v + ((down + 0.5) / FINE - 0.5) * pixelMm];
+      if (x < -margin || y < -margin || x > side + margin || y > side + margin) continue;
+      paper++;
+      if (isInk(x, y)) ink++;
+    }
+  return [paper / FINE ** 2, ink / FINE ** 2];
+}
+
+/** The printed card in its plane: a white sheet, a black frame whose outer edge is the known square, a plumb mark. */
+export function drawCard(
+  pixels: Uint8ClampedArray,
+  depth: Float32Array,
+  scene: Scene,
+  camera: Camera,
+  seed: number,
+  { cardDirt, crease }: Pick<Conditions, "cardDirt" | "crease">,
+): void {
+  const { right, down } = scene.plane;
+  const [origin] = scene.card;
+  const at = (u: number, v: number): Space => add3(origin, add3(times3(right, u), times3(down, v)));
+  const { sideMm: side, marginMm: margin } = CARD;
+  const sheet = [
+    at(-margin, -margin),
+    at(side + margin, -margin),
+    at(side + margin, side + margin),
+    at(-margin, side + margin),
+  ].map((corner) => project(camera, corner));
+  const [left, edge] = [floor(min(...sheet.map(([x]) => x))), ceil(max(...sheet.map(([x]) => x)))];
+  const [top, bottom] = [floor(min(...sheet.map(([, y]) => y))), ceil(max(...sheet.map(([, y]) => y)))];
+  const normal = cross3(right, down);
+  const height = dot3(minus3(origin, camera.at), normal);
+  for (let row = max(0, top); row <= min(camera.height - 1, bottom); row++)
+    for (let column = max(0, left); column <= min(camera.width - 1, edge); column++) {
+      const ray = add3(
+        camera.forward,
+        add3(
+          times3(camera.right, (column - camera.width / 2) / camera.focalPx),
+          times3(camera.down, (row - camera.height / 2) / camera.focalPx),
+        ),
+      );
+      const far = height / dot3(ray, normal);
+      const pixel = row * camera.width + column;
+      if (!(far > 0) || far >= (depth[pixel] ?? 0)) continue;
+      const step = minus3(add3(camera.at, times3(ray, far)), origin);
+      const [flatU, flatV] = [dot3(step, right), dot3(step, down)];
+      const bent = crease > 0 ? bentAt(flatU, flatV, seed) : 0;
+      // Bent over, the print of the corner is seen a little nearer to the middle, and in another light.
+      const [u, v] = [
+        flatU + crease * CREASE.pullMm * bent * (flatU < side / 2 ? -1 : 1),
+        flatV + crease * CREASE.pullMm * bent * (flatV < side / 2 ? -1 : 1),
+      ];
+      // A camera takes the mean over its pixel: near an edge of the print that is neither black nor white.
+      const pixelMm = far / camera.focalPx;
+      const [paper, ink] = printAround(u, v, pixelMm);
+      if (paper === 0) continue;
+      if (paper > 0.5) depth[pixel] = far;
+      const dirt = cardDirt > 0 ? noise(flatU / DIRT.mm, flatV / DIRT.mm, 1, seed + 3) : 0;
+      const soiled = 1 - DIRT.dark * min(1, max(0, (dirt - (1 - DIRT.most * cardDirt)) * 8));
+      const shade = (0.96 + 0.06 * hash(column, row, 11, seed)) * soiled * (1 - crease * CREASE.dark * bent);
+      for (let channel = 0; channel < 3; channel++) {
+        const beneath = pixels[4 * pixel + channel] ?? 0;
+        const white = (PAPER[channel] ?? 0) * shade;
+        const black = (INK[channel] ?? 0) * shade;
+        pixels[4 * pixel + channel] = beneath * (1 - paper) + white * (paper - ink) + black * ink;
+      }
+    }
+}
