@@ -21,6 +21,8 @@ export interface CutTask {
   plan: TrimPlan;
   /** What the trim is to come near to. */
   aim: string;
+  /** What is wrong with the foot, by name; told afterwards. */
+  wrong: readonly string[];
 }
 
 /** The cuts that are chosen: nothing is dressed, because these feet have a straight front wall. */
@@ -41,7 +43,11 @@ const LEAST_WORK_MM = 4;
 export function cutTask(seed: number, level: number): CutTask {
   for (let trial = 0; ; trial++) {
     const random = seededRandom(seed + 7919 * trial);
-    const { foot: made, massKg } = practiceFoot(random, {
+    const {
+      foot: made,
+      massKg,
+      wrong,
+    } = practiceFoot(random, {
       count: Math.round(atLevel(level, [1, 4])),
       size: atLevel(level, [0.5, 1]),
     });
@@ -54,6 +60,8 @@ export function cutTask(seed: number, level: number): CutTask {
         lateral: made.wallAboveSoleMm.lateral + atLevel(level, [3, -1]),
       },
     };
+    // These feet have a straight front wall: a dish is taken off again.
+    const left = wrong.filter((name) => name !== "dished");
     const frontBack = AIMS[Math.floor(random() * AIMS.length)] ?? "straight-axis";
     const question: TrimQuestion = {
       foot: trimFootOf(foot),
@@ -71,7 +79,7 @@ export function cutTask(seed: number, level: number): CutTask {
     const plan = planTrim(question);
     const work = plan.ok ? plan.value.cuts.toe + plan.value.cuts.heelMedial + plan.value.cuts.heelLateral : 0;
     if (plan.ok && work >= LEAST_WORK_MM)
-      return { foot, question, plan: plan.value, aim: LENS_FACTS[frontBack].name };
+      return { foot, question, plan: plan.value, aim: LENS_FACTS[frontBack].name, wrong: left };
   }
 }
 

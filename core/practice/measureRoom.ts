@@ -3,7 +3,7 @@ import { isOptional, SURVEY_MARKS } from "../foot/survey/marks";
 import { sizeFactor } from "../foot/parametric/parameters";
 import { distance, dot, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
 import { seededRandom } from "../math/random";
-import { fillFromPhoto, type PhotoReading } from "../photo/fill";
+import { fillFromPhoto, otherSide, type PhotoReading } from "../photo/fill";
 import { truePhoto, type MarkedPhoto } from "../photo/truePhoto";
 import { PHOTO_MARKS, PHOTO_VIEW_FACTS, photoMarkFacts, type MeasuredView } from "../photo/views";
 import { fail, ok, type Result } from "../result";
@@ -20,17 +20,21 @@ export interface MeasureTask {
   marks: readonly string[];
   /** True where this foot was shown before, from elsewhere and in other light. */
   twin: boolean;
+  /** What is wrong with the foot, by name; told afterwards. */
+  wrong: readonly string[];
 }
 
 /** A miss of as much is worth half a mark, mm. Assumption: four times what a practised hand misses by. */
 const HALF_MARK_MM = 4;
+/** Changed over they miss by less than this part of it: then that is what happened. */
+const CHANGED_PART = 0.5;
 /** From this level the bars and the seats of corn are asked for too. */
 const ALL_MARKS_FROM = 5;
 
 /** A picture of a made-up foot; the same seed, level and view give the same one. */
 export function measureTask(seed: number, level: number, view: MeasuredView): MeasureTask {
   const random = seededRandom(seed);
-  const { foot } = practiceFoot(random, {
+  const { foot, wrong } = practiceFoot(random, {
     count: Math.round(atLevel(level, [1, 4])),
     size: atLevel(level, [0.5, 1]),
   });
@@ -38,7 +42,7 @@ export function measureTask(seed: number, level: number, view: MeasuredView): Me
     view === "sole" && level < ALL_MARKS_FROM
       ? SURVEY_MARKS.filter((mark) => !isOptional(mark))
       : PHOTO_MARKS[view];
-  return { picture: practicePicture(random, level, { foot, view }), level, marks, twin: false };
+  return { picture: practicePicture(random, level, { foot, view }), level, marks, twin: false, wrong };
 }
 
 /** The same foot a second time, from elsewhere and in other light. */
@@ -55,6 +59,8 @@ export interface ScoredMarks {
   score: number;
   /** What the marks say beside what is true. */
   numbers: { name: string; unit: "°" | "mm"; said: number; truth: number }[];
+  /** True where they would lie far better with medial and lateral changed over. */
+  sidesChanged: boolean;
   /** What they say as a reading, to stand against a second one of the same foot. */
   values: FootValues;
   /** Where each mark truly lies, px: on its line the nearest point of it. */
@@ -114,14 +120,19 @@ export function scoreMarks(task: MeasureTask, points: Points): Result<ScoredMark
   if (!placed.ok) return placed;
   if (!truth.ok) return truth;
   const trueAt = (mark: string): Vector => truth.value.marks[mark]?.mm ?? [0, 0];
-  const misses = marks.map((mark): Miss => {
-    const at = placed.value.marks[mark]?.mm ?? [0, 0];
+  const off = (mark: string, put: string): number => {
+    const at = placed.value.marks[put]?.mm ?? [0, 0];
     const lines = LINES[view]?.[mark] ?? [[mark, mark, 0, 0] as const];
-    const off = Math.min(
+    return Math.min(
       ...lines.map(([a, b, from, to]) => distance(at, nearestOn(at, trueAt(a), trueAt(b), from, to))),
     );
-    return { of: photoMarkFacts(view, mark).name, unit: "mm", off };
-  });
+  };
+  const misses = marks.map((mark): Miss => ({
+    of: photoMarkFacts(view, mark).name,
+    unit: "mm",
+    off: off(mark, mark),
+  }));
+  const inAll = (put: (mark: string) => string) => marks.reduce((sum, mark) => sum + off(mark, put(mark)), 0);
   const read = (photo: MarkedPhoto) => readingOf(photo, task);
   const [said, known] = [read({ ...true_, points }), read(withMarks(true_, marks))];
   const numbers =
@@ -135,6 +146,7 @@ export function scoreMarks(task: MeasureTask, points: Points): Result<ScoredMark
     misses,
     score: (100 * misses.reduce((sum, { off }) => sum + worthOf(off, HALF_MARK_MM), 0)) / misses.length,
     numbers,
+    sidesChanged: inAll((mark) => otherSide(mark) ?? mark) < CHANGED_PART * inAll((mark) => mark),
     values: said?.filled.values ?? {},
     truth: Object.fromEntries(
       marks.flatMap((mark) => (true_.points[mark] ? [[mark, true_.points[mark]]] : [])),

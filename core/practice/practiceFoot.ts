@@ -86,3 +86,9 @@ export function practiceFoot(
   }
   return { foot, massKg, wrong };
 }
+
+/** What was wrong with a foot, as a sentence. */
+export const wrongsSaid = (wrong: readonly string[]): string =>
+  wrong.length === 0
+    ? "A plain foot: nothing was wrong with it."
+    : `What was wrong with it: ${wrong.join(", ")}.`;

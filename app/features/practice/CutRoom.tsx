@@ -21,6 +21,7 @@ import {
 } from "~core/practice/cutRoom";
 import { levelAfter } from "~core/practice/level";
 import type { Wording } from "~core/foot/wording";
+import { wrongsSaid } from "~core/practice/practiceFoot";
 import type { Try } from "~core/practice/tryRecord";
 import { RoomHead, ScoreLine } from "./RoomHead";
 import { useSitting, useStopwatch } from "./useSitting";
@@ -131,6 +132,7 @@ export function CutRoom({ tries }: { tries: readonly Try[] }) {
                 ) : null}
                 <ScoreLine score={scored.score} level={level} next={levelAfter(level, scored.score)} />
                 {scored.lost && <p>{lostSaid(scored.lost, scored.after, task, wording)}</p>}
+                <p className="quiet">{wrongsSaid(task.wrong)}</p>
                 <Button type="primary" onClick={next}>
                   {over ? "A new round" : "Next foot"}
                 </Button>

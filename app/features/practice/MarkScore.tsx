@@ -3,6 +3,8 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { levelAfter } from "~core/practice/level";
 import type { MeasureTask, ScoredMarks } from "~core/practice/measureRoom";
+import { wrongsSaid } from "~core/practice/practiceFoot";
+import { missText } from "./missText";
 import { ScoreLine } from "./RoomHead";
 
 /** A bar as long as its column is this much, mm. */
@@ -23,6 +25,12 @@ export function MarkScore({ scored, task, onNext }: MarkScoreProps) {
   return (
     <>
       <ScoreLine score={scored.score} level={task.level} next={levelAfter(task.level, scored.score)} />
+      {scored.sidesChanged && (
+        <p className="ember strong">
+          {wording.inOwnWords("You changed medial and lateral over: every pair lies on the other side.")}
+        </p>
+      )}
+      <p>{wrongsSaid(task.wrong)}</p>
       <Button type="primary" onClick={onNext}>
         Next foot
       </Button>
@@ -61,7 +69,7 @@ export function MarkScore({ scored, task, onNext }: MarkScoreProps) {
               style={{ "--part": Math.min(1, off / FULL_BAR_MM) } as React.CSSProperties}
             />
             <span className="practice-off">
-              <Fractions text={wording.unit === "mm" ? `${off.toFixed(1)} mm` : wording.cut(off)} />
+              <Fractions text={missText(off, wording)} />
             </span>
           </li>
         ))}

@@ -19,9 +19,10 @@ import { standings, weakest } from "~core/practice/progress";
 import type { Try } from "~core/practice/tryRecord";
 import { MEASURED_VIEWS, PHOTO_VIEW_FACTS, photoMarkFacts, type MeasuredView } from "~core/photo/views";
 import { MarkScore } from "./MarkScore";
+import { missText } from "./missText";
 import { RoomHead } from "./RoomHead";
 import { useSitting, useStopwatch } from "./useSitting";
-import { usePracticePictures } from "./usePracticePictures";
+import { picturesWait, usePracticePictures } from "./usePracticePictures";
 import type { ScoredMarks } from "~core/practice/measureRoom";
 
 /** Every so many feet one comes again, unannounced: how steady the hand is. */
@@ -59,7 +60,7 @@ export function MeasureRoom({ tries }: { tries: readonly Try[] }) {
   const last = done.at(-1);
   const scored = last?.task === task ? last.scored : undefined;
   const next = scored ? taskAt(done.length, levelAfter(task.level, scored.score), done) : undefined;
-  const urlOf = usePracticePictures([task.picture, ...(next ? [next.picture] : [])]);
+  const { urlOf, failed } = usePracticePictures([task.picture, ...(next ? [next.picture] : [])]);
   const url = urlOf(task.picture);
 
   const { picture, marks } = task;
@@ -170,7 +171,7 @@ export function MeasureRoom({ tries }: { tries: readonly Try[] }) {
             />
           ) : (
             <div className="practice-waits" role="status">
-              The picture is being taken …
+              {picturesWait(failed)}
             </div>
           )}
         </div>
@@ -240,7 +241,7 @@ function SittingSoFar({ done, tries }: { done: readonly Done[]; tries: readonly 
       {weak && (
         <p>
           <b>Weakest:</b> {wording.inOwnWords(weak.of)} ({weak.what.toLowerCase()}),{" "}
-          <Fractions text={wording.unit === "mm" ? `${weak.now.toFixed(1)} mm` : wording.cut(weak.now)} />
+          <Fractions text={missText(weak.now, wording)} />
         </p>
       )}
     </section>

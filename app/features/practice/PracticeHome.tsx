@@ -7,6 +7,7 @@ import { useWording } from "~app/ui/useWording";
 import { levelIn } from "~core/practice/level";
 import { overall, progressOf, standings, weakest, type SkillStanding } from "~core/practice/progress";
 import { PRACTICE_ROOMS, ROOM_FACTS, type PracticeRoom, type Try } from "~core/practice/tryRecord";
+import { missText } from "./missText";
 import { LevelLine } from "./RoomHead";
 
 /** Every room: where one stands in it, what got better, what is weakest. */
@@ -80,9 +81,7 @@ function Standing({ all, whole }: { all: readonly SkillStanding[]; whole: SkillS
       ? `${Math.round(value * 100)} % wrong`
       : unit === "deg"
         ? wording.angle(value)
-        : wording.unit === "mm"
-          ? `${value.toFixed(1)} mm`
-          : wording.cut(value);
+        : missText(value, wording);
   const gain = (one: SkillStanding) => ((one.before ?? 0) - one.now) / (one.before || 1);
   const better = [...(whole ? [whole] : []), ...all]
     .filter(({ change }) => change === "better")
@@ -110,6 +109,23 @@ function Standing({ all, whole }: { all: readonly SkillStanding[]; whole: SkillS
           <span className="quiet"> in {weak.n}</span>
         </p>
       )}
+      <details>
+        <summary className="quiet">All of them</summary>
+        <table className="marking-numbers" aria-label="Every miss, lately">
+          <tbody>
+            {[...all]
+              .sort((a, b) => b.now - a.now)
+              .map((one) => (
+                <tr key={`${one.what}${one.of}`}>
+                  <th scope="row">{name(one)}</th>
+                  <td>
+                    <Fractions text={size(one, one.now)} />
+                  </td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </details>
     </div>
   );
 }

@@ -16,7 +16,7 @@ import { standings } from "~core/practice/progress";
 import type { Try } from "~core/practice/tryRecord";
 import { RoomHead } from "./RoomHead";
 import { useSitting, useStopwatch } from "./useSitting";
-import { usePracticePictures } from "./usePracticePictures";
+import { picturesWait, usePracticePictures } from "./usePracticePictures";
 import { WornShoe } from "./WornShoe";
 
 interface Round {
@@ -43,7 +43,7 @@ export function ReadRoom({ tries }: { tries: readonly Try[] }) {
   const pictures = [task, ...(going ? [nextAfter(true), nextAfter(false)] : [])].flatMap(({ picture }) =>
     picture ? [picture] : [],
   );
-  const urlOf = usePracticePictures(pictures);
+  const { urlOf, failed } = usePracticePictures(pictures);
 
   const end = (now: Round) => {
     if (now.answers.length > 0) {
@@ -101,7 +101,7 @@ export function ReadRoom({ tries }: { tries: readonly Try[] }) {
   return (
     <div className="page practice-room">
       <RoomHead room="read" level={going ? task.level : sitting.level}>
-        {going && <TextTime left={left} answered={round.answers.length} onStop={() => end(round)} />}
+        {going && <RoundClock left={left} answered={round.answers.length} onStop={() => end(round)} />}
       </RoomHead>
       {going ? (
         <div className="read-room">
@@ -112,7 +112,7 @@ export function ReadRoom({ tries }: { tries: readonly Try[] }) {
               <ReadPicture task={task} url={url} />
             ) : (
               <div className="practice-waits" role="status">
-                The picture is being taken …
+                {picturesWait(failed)}
               </div>
             )}
           </div>
@@ -188,7 +188,7 @@ function AskedSoFar({ tries }: { tries: readonly Try[] }) {
   );
 }
 
-function TextTime({ left, answered, onStop }: { left: number; answered: number; onStop: () => void }) {
+function RoundClock({ left, answered, onStop }: { left: number; answered: number; onStop: () => void }) {
   return (
     <span className="read-time">
       <span className="read-clock" style={{ "--part": left / ROUND_SECONDS } as React.CSSProperties} />
