@@ -29,6 +29,7 @@ const FLOORS = [
     forge: [],
     photo: [],
     simulator: ["photo"],
+    suggest: ["photo"],
     practice: ["photo", "simulator", "forge"],
     radiograph: [],
     case: [],

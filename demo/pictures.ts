@@ -28,8 +28,8 @@ export const PICTURES: readonly DemoPicture[] = [
       heelLateral: [256.1, 458.9],
       hairlineMedial: [443.8, 360.8],
       hairlineLateral: [240.4, 401.2],
-      limbLow: [342.6, 301.5],
-      limbHigh: [335.2, 122.8],
+      limbLow: [347.1, 301.4],
+      limbHigh: [330.6, 119.5],
     },
   },
   {
@@ -58,8 +58,8 @@ export const PICTURES: readonly DemoPicture[] = [
       heelLateral: [258.6, 453.1],
       hairlineMedial: [444.3, 360],
       hairlineLateral: [246, 390.5],
-      limbLow: [345, 300.3],
-      limbHigh: [340.3, 126.8],
+      limbLow: [347.5, 304.4],
+      limbHigh: [337.6, 119.5],
     },
   },
   {
@@ -88,8 +88,8 @@ export const PICTURES: readonly DemoPicture[] = [
       heelLateral: [263.2, 446.8],
       hairlineMedial: [448.3, 363],
       hairlineLateral: [257.3, 391.1],
-      limbLow: [349.2, 299.9],
-      limbHigh: [348.1, 132.6],
+      limbLow: [346.1, 303.3],
+      limbHigh: [351.2, 126.1],
     },
   },
   {

@@ -137,7 +137,8 @@ const depth = (towardMm: number, sdPart = 0.15): Depth => ({
 /**
  * Known depths of marks off the card's plane, mm on a foot of size 1, positive = nearer the camera. The sulcus floor,
  * frog and bars lie behind the bearing surface; in a side view the near heel stands out from the centre plane by its
- * half width; from behind the hairline over a heel lies nearer than the heel's contact. Assumption, from drawn feet.
+ * half width; from behind the hairline over a heel lies nearer than the heel's contact, and the pastern, which slopes, runs
+ * from ahead of the heels to behind them. Assumption, from drawn feet.
  */
 export const MARK_DEPTHS: Record<PhotoView, Readonly<Record<string, Depth>>> = {
   sole: {
@@ -155,7 +156,7 @@ export const MARK_DEPTHS: Record<PhotoView, Readonly<Record<string, Depth>>> = {
   },
   // The heels' half width goes closely with the size of the foot.
   side: { heel: depth(42, 0.06), hairlineHeel: depth(45, 0.06) },
-  rear: { hairlineMedial: depth(31), hairlineLateral: depth(31), limbLow: depth(5), limbHigh: depth(12) },
+  rear: { hairlineMedial: depth(31), hairlineLateral: depth(31), limbLow: depth(-25), limbHigh: depth(41) },
   front: {},
   defect: {},
 };

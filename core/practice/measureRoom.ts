@@ -1,10 +1,11 @@
 import type { FootValues } from "../foot/measures";
 import { isOptional, SURVEY_MARKS } from "../foot/survey/marks";
 import { sizeFactor } from "../foot/parametric/parameters";
-import { distance, dot, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
+import type { ImagePoint, Vector } from "../geometry/vector";
 import { seededRandom } from "../math/random";
 import { fillFromPhoto, otherSide, type PhotoReading } from "../photo/fill";
 import { truePhoto, type MarkedPhoto } from "../photo/truePhoto";
+import { markMiss } from "../photo/markMiss";
 import { PHOTO_MARKS, PHOTO_VIEW_FACTS, photoMarkFacts, type MeasuredView } from "../photo/views";
 import { fail, ok, type Result } from "../result";
 import { atLevel, worthOf } from "./level";
@@ -69,35 +70,6 @@ export interface ScoredMarks {
 
 type Points = Partial<Record<string, ImagePoint>>;
 
-/** Parts of lines on which a mark may lie anywhere, from one true mark towards another: 0 is the first, 1 the second. */
-const LINES: Partial<
-  Record<MeasuredView, Record<string, readonly (readonly [string, string, number, number])[]>>
-> = {
-  side: {
-    groundA: [["groundA", "groundB", -0.4, 0.16]],
-    groundB: [["groundB", "groundA", -0.4, 0.16]],
-    wallHigh: [["hairlineToe", "wallMid", 0.05, 0.6]],
-    wallMid: [
-      ["wallMid", "hairlineToe", 0, 0.3],
-      ["wallMid", "toe", 0, 0.3],
-    ],
-    pasternLow: [["pasternLow", "pasternHigh", -0.15, 0.45]],
-    pasternHigh: [["pasternLow", "pasternHigh", 0.55, 1.25]],
-  },
-  rear: {
-    limbLow: [["limbLow", "limbHigh", -0.3, 0.45]],
-    limbHigh: [["limbLow", "limbHigh", 0.55, 1.25]],
-  },
-};
-
-/** The point nearest to `at` on the part of a line from a to b. */
-function nearestOn(at: Vector, a: Vector, b: Vector, from: number, to: number): Vector {
-  const along = minus(b, a);
-  const size = dot(along, along);
-  const part = size === 0 ? from : dot(minus(at, a), along) / size;
-  return plus(a, times(along, Math.min(to, Math.max(from, part))));
-}
-
 /**
  * How far marks lie from the truth, in the plane of each mark, mm. A mark that only has to lie on a line (ground, front
  * of the wall, pastern, axis of the limb) misses by its distance from that line. Medial and lateral are told apart: a
@@ -120,13 +92,8 @@ export function scoreMarks(task: MeasureTask, points: Points): Result<ScoredMark
   if (!placed.ok) return placed;
   if (!truth.ok) return truth;
   const trueAt = (mark: string): Vector => truth.value.marks[mark]?.mm ?? [0, 0];
-  const off = (mark: string, put: string): number => {
-    const at = placed.value.marks[put]?.mm ?? [0, 0];
-    const lines = LINES[view]?.[mark] ?? [[mark, mark, 0, 0] as const];
-    return Math.min(
-      ...lines.map(([a, b, from, to]) => distance(at, nearestOn(at, trueAt(a), trueAt(b), from, to))),
-    );
-  };
+  const off = (mark: string, put: string): number =>
+    markMiss(view, mark, placed.value.marks[put]?.mm ?? [0, 0], trueAt);
   const misses = marks.map((mark): Miss => ({
     of: photoMarkFacts(view, mark).name,
     unit: "mm",

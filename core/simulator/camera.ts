@@ -22,9 +22,20 @@ export interface Shot {
   focal35: number;
   width: number;
   height: number;
+  /** How the lens bends the picture (see `Bend`); a straight one without it. */
+  bend?: Bend;
 }
 
-/** A pinhole camera. */
+/**
+ * Brown's radial model: a point r half diagonals from the middle is moved out by `third` r^2 + `fifth` r^4 of its
+ * distance; negative = barrel. Source: Brown 1971, Photogrammetric Engineering 37:855.
+ */
+export interface Bend {
+  third: number;
+  fifth: number;
+}
+
+/** A camera: a pinhole with a lens that may bend. */
 export interface Camera {
   at: Space;
   right: Space;
@@ -33,7 +44,10 @@ export interface Camera {
   focalPx: number;
   width: number;
   height: number;
+  bend: Bend;
 }
+
+const STRAIGHT: Bend = { third: 0, fifth: 0 };
 
 /** Diagonal of a frame of 35 mm film, mm: what 35 mm equivalent focal lengths refer to. Exact: 24 by 36. */
 const FILM_DIAGONAL_MM = Math.hypot(24, 36);
@@ -58,6 +72,7 @@ export function takeAim(plane: Plane, target: Space, shot: Shot): Camera {
     focalPx: focalPixels(shot.focal35, shot.width, shot.height),
     width: shot.width,
     height: shot.height,
+    bend: shot.bend ?? STRAIGHT,
   };
 }
 
@@ -65,14 +80,38 @@ export function takeAim(plane: Plane, target: Space, shot: Shot): Camera {
 export function project(camera: Camera, point: Space): Space {
   const step = minus3(point, camera.at);
   const far = dot3(step, camera.forward);
-  return [
-    camera.width / 2 + (camera.focalPx * dot3(step, camera.right)) / far,
-    camera.height / 2 + (camera.focalPx * dot3(step, camera.down)) / far,
-    far,
-  ];
+  const across = (camera.focalPx * dot3(step, camera.right)) / far;
+  const down = (camera.focalPx * dot3(step, camera.down)) / far;
+  const out = bentBy(camera, across * across + down * down);
+  return [camera.width / 2 + across * out, camera.height / 2 + down * out, far];
 }
 
 export const projected = (camera: Camera, point: Space): ImagePoint => {
   const [x, y] = project(camera, point);
   return [x, y];
 };
+
+/** How much further out the lens puts a point, squared distance from the middle in px2 of a straight picture. */
+function bentBy({ bend: { third, fifth }, width, height }: Camera, squared: number): number {
+  const r2 = (4 * squared) / (width * width + height * height);
+  return 1 + r2 * (third + r2 * fifth);
+}
+
+/** The line of sight through a pixel, one long along `forward`. */
+export function sight(camera: Camera, column: number, row: number): Space {
+  let across = column - camera.width / 2;
+  let down = row - camera.height / 2;
+  const { third, fifth } = camera.bend;
+  if (third !== 0 || fifth !== 0) {
+    const [seenAcross, seenDown] = [across, down];
+    for (let round = 0; round < 8; round++) {
+      const out = bentBy(camera, across * across + down * down);
+      across = seenAcross / out;
+      down = seenDown / out;
+    }
+  }
+  return add3(
+    camera.forward,
+    add3(times3(camera.right, across / camera.focalPx), times3(camera.down, down / camera.focalPx)),
+  );
+}

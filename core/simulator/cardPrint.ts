@@ -1,6 +1,6 @@
 import { CARD } from "../photo/card";
 import { add3, cross3, dot3, minus3, times3, type Space } from "../geometry/space";
-import { project, type Camera } from "./camera";
+import { project, sight, type Camera } from "./camera";
 import type { Conditions } from "./conditions";
 import { hash, noise } from "./grain";
 import type { Scene } from "./scene";
@@ -75,13 +75,7 @@ export function drawCard(
   const height = dot3(minus3(origin, camera.at), normal);
   for (let row = max(0, top); row <= min(camera.height - 1, bottom); row++)
     for (let column = max(0, left); column <= min(camera.width - 1, edge); column++) {
-      const ray = add3(
-        camera.forward,
-        add3(
-          times3(camera.right, (column - camera.width / 2) / camera.focalPx),
-          times3(camera.down, (row - camera.height / 2) / camera.focalPx),
-        ),
-      );
+      const ray = sight(camera, column, row);
       const far = height / dot3(ray, normal);
       const pixel = row * camera.width + column;
       if (!(far > 0) || far >= (depth[pixel] ?? 0)) continue;

@@ -1,3 +1,4 @@
+import type { Bend } from "./camera";
 import { hash } from "./grain";
 import { seededRandom, type Random } from "../math/random";
 
@@ -8,6 +9,14 @@ const { min, max, round, abs, sign } = Math;
 export interface Conditions {
   /** Dirt on the foot beyond the ordinary. */
   dirt: number;
+  /** Mud that clings to it in patches and hides what is beneath. */
+  mud: number;
+  /** Water on it: darker horn that shines where the light falls. */
+  wet: number;
+  /** Hair that hangs down over the hairline, mm at the longest. */
+  hairMm: number;
+  /** A hand that holds the foot lies over a part of it. */
+  hand: boolean;
   /** 1 = daylight; a dark barn is about a third of it, and its picture is grainy. */
   light: number;
   /** Colour of the horn, 1 = ordinary, less is darker, more is paler. */
@@ -27,6 +36,10 @@ export interface Conditions {
 }
 export const DAYLIGHT: Conditions = {
   dirt: 0,
+  mud: 0,
+  wet: 0,
+  hairMm: 0,
+  hand: false,
   light: 1,
   horn: 1,
   shadow: 0,
@@ -53,8 +66,18 @@ export function besideTheHorse(random: Random, card = true): Conditions {
     crease: sometimes(0.25),
     clutter: sometimes(0.5),
     card,
+    mud: sometimes(0.3),
+    wet: sometimes(0.3),
+    hairMm: 7 * sometimes(0.6),
+    hand: random() < 0.25,
   };
 }
+
+/** How a phone's lens bends what it sees: a little, mostly inwards. Assumption. */
+export const phoneBend = (random: Random): Bend => ({
+  third: -0.05 + 0.08 * random(),
+  fifth: 0.02 * (random() - 0.5),
+});
 
 /** How much grain a picture without any light would have, as a part of the brightest. */
 const MOST_GRAIN = 0.22;

@@ -1,15 +1,11 @@
-import { add3, times3, type Space } from "../geometry/space";
+import { add3, minus3, times3, unit3, type Space } from "../geometry/space";
 import { radians } from "../math/angle";
-import { soleFigure } from "../foot/parametric/figure";
+import { seededRandom } from "../math/random";
+import { soleFigure, type SoleFigure } from "../foot/parametric/figure";
 import { sideLandmarks } from "../foot/parametric/landmarks";
-import { groundOutline } from "../foot/parametric/outline";
-import {
-  heelYOfSide,
-  sizeFactor,
-  sulcusLength,
-  toeYOf,
-  type FootParameters,
-} from "../foot/parametric/parameters";
+import { PASTERN_THICK_MM } from "../foot/parametric/limbAxis";
+import { wallRings } from "../foot/parametric/wallRings";
+import { sizeFactor, sulcusLength, type FootParameters } from "../foot/parametric/parameters";
 import { interpolate } from "../geometry/polyline";
 import type { SolarPoint } from "../geometry/vector";
 
@@ -34,11 +30,14 @@ const DEPTH = {
   cleftFront: 14,
   bar: 4,
 };
-const LIMB = { sections: 6, length: 120, thick: 58, wide: 50 };
+/** How far the frog stands out of the sole beside it at the least, mm. */
+const PROUD_MM = 1.5;
+const LIMB = { sections: 6, length: 120, wide: 50 };
 
 /** The whole foot as triangles: wall and limb for the views from the side and behind, the sole for the one from below. */
-export function footMesh(foot: FootParameters): Triangle[] {
-  return [...wallMesh(foot), ...soleMesh(foot), ...limbMesh(foot)];
+export function footMesh(foot: FootParameters, hairMm = 0, seed = 0): Triangle[] {
+  const fringe = hairMm > 0 ? fringeMesh(foot, hairMm, seed) : [];
+  return [...wallMesh(foot), ...soleMesh(foot), ...limbMesh(foot), ...fringe];
 }
 
 const quad = (a: Space, b: Space, c: Space, d: Space, material: Material): Triangle[] => [
@@ -55,41 +54,33 @@ function strip(first: readonly Space[], second: readonly Space[], material: Mate
     );
 }
 
-/** Ground, middle and hairline of the wall, medial heel round the toe to lateral heel. */
-function wallRings(foot: FootParameters) {
-  const marks = sideLandmarks(foot, "mean");
-  const [toeY, hairToe, hairHeel] = [toeYOf(foot), marks.hairlineToe, marks.hairlineHeel];
-  const dish: readonly [number, number] = [
-    marks.wallMid[0] - (marks.toe[0] + hairToe[0]) / 2,
-    marks.wallMid[1] - (marks.toe[1] + hairToe[1]) / 2,
-  ];
-  const ground = groundOutline(foot).map(([x, y]): Space => [x, y, 0]);
-  const hair = ground.map(([x, y]): Space => {
-    const side = x < 0 ? "medial" : "lateral";
-    const heelY = heelYOfSide(foot, side);
-    const back = Math.min(1, Math.max(0, (toeY - y) / (toeY - heelY)));
-    const height = foot.heelHeightMm[side];
-    const behind = height / Math.tan(radians(foot.heelAngleDeg));
-    const heelPoint: readonly [number, number] = [heelY - behind, height];
-    const arch = 1 - (1 - back) ** 1.4;
-    return [
-      x * (0.86 + 0.22 * back),
-      hairToe[0] + (heelPoint[0] - hairToe[0]) * back,
-      hairToe[1] + (heelPoint[1] - hairToe[1]) * (0.45 * arch + 0.55 * back),
-    ];
-  });
-  const middle = ground.map((low, index): Space => {
-    const high = hair[index] as Space;
-    const front = Math.max(0, 1 - (toeY - low[1]) / (toeY - hairHeel[0]));
-    const half = times3(add3(low, high), 0.5);
-    return [half[0], half[1] + dish[0] * front, half[2] + dish[1] * front];
-  });
-  return { ground, middle, hair };
-}
-
 function wallMesh(foot: FootParameters): Triangle[] {
   const { ground, middle, hair } = wallRings(foot);
   return [...strip(ground, middle, "wall"), ...strip(middle, hair, "wall")];
+}
+
+/** Strands of hair between two points of the hairline, and how far they stand off the wall, mm. */
+const FRINGE = { strands: 5, offMm: 1.2, shortest: 0.25 };
+
+/** Hair that hangs down over the hairline, in strands of any length up to `hairMm`. */
+function fringeMesh(foot: FootParameters, hairMm: number, seed: number): Triangle[] {
+  const { middle, hair } = wallRings(foot);
+  const random = seededRandom(seed ^ 0x4a12);
+  return hair.slice(1).flatMap((next, index) => {
+    const here = hair[index] as Space;
+    const down = unit3(minus3(middle[index] as Space, here));
+    const out = unit3([here[0], Math.max(0, here[1] - foot.widthMm / 3), 0]);
+    return Array.from({ length: FRINGE.strands }, (_, strand): Triangle => {
+      const root = (part: number) =>
+        add3(
+          add3(here, times3(minus3(next, here), (strand + part) / FRINGE.strands)),
+          times3(out, FRINGE.offMm),
+        );
+      const long = hairMm * (FRINGE.shortest + (1 - FRINGE.shortest) * random());
+      const tip = add3(root(random()), add3(times3(down, long), times3(out, FRINGE.offMm)));
+      return { corners: [root(-0.15), root(1.15), tip], material: "hair" };
+    });
+  });
 }
 
 function limbMesh(foot: FootParameters): Triangle[] {
@@ -105,7 +96,7 @@ function limbMesh(foot: FootParameters): Triangle[] {
     Array.from({ length: around + 1 }, (_, index) => {
       // From behind on the medial side, round the front, to behind on the lateral side, and closed at the back.
       const angle = -Math.PI + (2 * Math.PI * index) / around;
-      const deep = (LIMB.thick * k * (1 - Math.cos(angle))) / 2;
+      const deep = (PASTERN_THICK_MM * k * (1 - Math.cos(angle))) / 2;
       const y = marks.hairlineToe[0] + up[0] * height + back[0] * deep;
       const z = marks.hairlineToe[1] + up[1] * height + back[1] * deep;
       return [(Math.sin(angle) * LIMB.wide * k) / 2 + lean * z, y, z];
@@ -162,11 +153,16 @@ function soleMesh(foot: FootParameters): Triangle[] {
     ...strip(rim, bowl, "sole"),
     ...strip(bowl, middle, "sole"),
   ];
-  return [...skin, ...frogMesh(foot, figure.frog, s, k), ...barMesh(figure.bars, k)];
+  return [...skin, ...frogMesh(foot, figure, s, k), ...barMesh(figure.bars, k)];
 }
 
 /** Two lobes either side of the central sulcus, its floor between them, one wedge ahead of it. */
-function frogMesh(foot: FootParameters, frog: readonly SolarPoint[], s: number, k: number): Triangle[] {
+function frogMesh(
+  foot: FootParameters,
+  { frog, liveSole }: Pick<SoleFigure, "frog" | "liveSole">,
+  s: number,
+  k: number,
+): Triangle[] {
   const right = frog
     .filter(([x]) => x > 0)
     .sort((a, b) => a[1] - b[1])
@@ -174,8 +170,18 @@ function frogMesh(foot: FootParameters, frog: readonly SolarPoint[], s: number, 
   const apexY = 2 * s * (1 + foot.frog.stretch);
   const knots = [[-14 * k, 2 * k] as const, ...right, [apexY, 0.6 * k] as const];
   const rows = Array.from({ length: 21 }, (_, index) => -14 * k + ((apexY + 14 * k) * index) / 20);
+  const soleToe = Math.max(...liveSole.map(([, y]) => y));
+  const bowl = [
+    [0.5, DEPTH.soleMiddle * 0.8],
+    [0.9, DEPTH.soleRim],
+    [1, 0],
+  ] as const;
+  // The frog stands proud of the sole all the way to its tip, however far that has run.
   const depthAt = (y: number) =>
-    (DEPTH.frogEdge + ((DEPTH.frogApex - DEPTH.frogEdge) * Math.max(0, y)) / apexY) * k;
+    Math.min(
+      DEPTH.frogEdge + ((DEPTH.frogApex - DEPTH.frogEdge) * Math.max(0, y)) / apexY,
+      Math.max(0.2, interpolate(bowl, (y - s) / (soleToe - s)) - PROUD_MM),
+    ) * k;
   const cleft = (y: number) =>
     y < 0 || y > s ? 0.4 * k : 2.6 * k * Math.sqrt(Math.max(0, 1 - ((2 * y) / s - 1) ** 4)) + 0.5 * k;
   return [1, -1].flatMap((sign) => {

@@ -4,6 +4,7 @@ import { project, type Camera } from "./camera";
 import { drawCard } from "./cardPrint";
 import { DAYLIGHT, weather, type Conditions } from "./conditions";
 import { noise } from "./grain";
+import { drawHand } from "./hand";
 import { put } from "./paint";
 import { footMesh, MATERIALS, type Material, type Triangle } from "./mesh";
 import type { Scene } from "./scene";
@@ -26,6 +27,11 @@ const LIGHT: Space = [0.35, -0.5, 0.79];
 /** Dirt lies where smooth noise is above `from`, and takes `dark` of the light: of an ordinary foot, and of the dirtiest. */
 const DIRT = { from: 0.62, dark: 0.45, mostFrom: 0.4, mostDark: 0.75 };
 
+/** Mud: size of its patches, how much of the foot they cover at the most, as a part of the noise, and their colour. */
+const MUD = { mm: 16, most: 0.42, colour: [92, 76, 58] as Space };
+/** Water: how much darker the horn is, from what brightness of the gloss it shines, and how much brighter that is. */
+const WET = { dark: 0.4, from: 0.62, shine: 0.7 };
+
 /** A picture of a scene: RGBA, row by row. The same seed gives the same picture. */
 export function renderScene(
   scene: Scene,
@@ -38,10 +44,11 @@ export function renderScene(
   const pixels = new Uint8ClampedArray(width * height * 4);
   const depth = new Float32Array(width * height).fill(Number.POSITIVE_INFINITY);
   backdrop(pixels, scene, camera, seed, conditions.clutter);
-  for (const triangle of footMesh(scene.foot)) {
+  for (const triangle of footMesh(scene.foot, conditions.hairMm, seed)) {
     const corners = triangle.corners.map(scene.toWorld) as unknown as Triangle["corners"];
     fill(pixels, depth, camera, corners, triangle.material, triangle.corners, seed, conditions);
   }
+  if (conditions.hand) drawHand(pixels, scene, camera, seed);
   if (conditions.card) drawCard(pixels, depth, scene, camera, seed, conditions);
   weather(pixels, camera, conditions, seed);
   return pixels;
@@ -56,7 +63,7 @@ function fill(
   material: Material,
   own: readonly [Space, Space, Space],
   seed: number,
-  { dirt: dirtiness, horn }: Conditions,
+  { dirt: dirtiness, mud, wet, horn }: Conditions,
 ): void {
   const [a, b, c] = corners.map((corner) => project(camera, corner)) as [Space, Space, Space];
   const area = (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
@@ -67,6 +74,7 @@ function fill(
   const dirtFrom = DIRT.from + (DIRT.mostFrom - DIRT.from) * dirtiness;
   const dirtDark = DIRT.dark + (DIRT.mostDark - DIRT.dark) * dirtiness;
   const { colour, grain } = LOOK[material];
+  const shared = seed + 401;
   const salt = seed + MATERIALS.indexOf(material) * 17;
   const fine = material === "wall" ? 0.9 : material === "hair" ? 1.6 : 0.45;
   const [left, right] = [
@@ -99,6 +107,15 @@ function fill(
       );
       const dirt = noise(place[0] / 11, place[1] / 11, place[2] / 11, salt + 5);
       const soiled = dirt > dirtFrom ? 1 - dirtDark * min(1, (dirt - dirtFrom) * 6) : 1;
-      put(pixels, at * 4, colour, light * (1 + grain * (speck - 0.5) + rings) * soiled);
+      const shade = light * (1 + grain * (speck - 0.5) + rings) * soiled;
+      if (
+        mud > 0 &&
+        noise(place[0] / MUD.mm, place[1] / MUD.mm, place[2] / MUD.mm, shared) > 1 - MUD.most * mud
+      )
+        put(pixels, at * 4, MUD.colour, light * (0.8 + 0.4 * speck));
+      else if (wet > 0 && material !== "hair") {
+        const shine = noise(place[0] / 6, place[1] / 6, place[2] / 6, shared + 1) * facing;
+        put(pixels, at * 4, colour, shade * (1 - WET.dark * wet) + (shine > WET.from ? WET.shine * wet : 0));
+      } else put(pixels, at * 4, colour, shade);
     }
 }

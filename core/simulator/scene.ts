@@ -1,6 +1,7 @@
 import { add3, times3, type Space } from "../geometry/space";
 import type { ImagePoint } from "../geometry/vector";
 import { isLeft } from "../foot/limb";
+import { limbAxisY } from "../foot/parametric/limbAxis";
 import { rearLandmarks, sideLandmarks, soleLandmarks } from "../foot/parametric/landmarks";
 import {
   heelHalfWidth,
@@ -12,6 +13,7 @@ import {
 import { CARD } from "../photo/card";
 import type { MarkedPhoto } from "../photo/truePhoto";
 import { MARK_DEPTHS, type MeasuredView } from "../photo/views";
+import { ownShape, type OwnShape } from "./ownShape";
 import { projected, takeAim, type Camera, type Plane, type Shot } from "./camera";
 
 /** A made-up foot set up for a picture: its marks in space, the card, the plane that the card lies in. */
@@ -36,9 +38,18 @@ export type DepthParts = Partial<Record<string, number>>;
 const CARD_GAP_MM = 16;
 
 /** Sets up a foot with the card in the plane to be measured. Truth: the marks, and through them every reading. */
-export function sceneOf(foot: FootParameters, view: MeasuredView, depthParts: DepthParts = {}): Scene {
+export function sceneOf(
+  foot: FootParameters,
+  view: MeasuredView,
+  depthParts: DepthParts = {},
+  own?: OwnShape,
+): Scene {
   const mirror = isLeft(foot.limb) ? -1 : 1;
-  const toWorld = ([x, y, z]: Space): Space => [mirror * x, y, z];
+  const shaped = own ? ownShape(own) : (point: Space) => point;
+  const toWorld = (point: Space): Space => {
+    const [x, y, z] = shaped(point);
+    return [mirror * x, y, z];
+  };
   const k = sizeFactor(foot);
   const depths = MARK_DEPTHS[view];
   const toward = (mark: string) => (depths[mark]?.towardMm ?? 0) * k * (depthParts[mark] ?? 1);
@@ -88,7 +99,8 @@ export function sceneOf(foot: FootParameters, view: MeasuredView, depthParts: De
   const marks = Object.fromEntries(
     Object.entries(rearLandmarks(foot)).map(([mark, [px, pz]]) => [
       mark,
-      toWorld([px, back - toward(mark), pz]),
+      // The limb's middle is where the limb is, which no usual depth knows.
+      toWorld([px, mark.startsWith("limb") ? limbAxisY(foot, pz) : back - toward(mark), pz]),
     ]),
   );
   const corner: Space = [foot.widthMm / 2 + CARD_GAP_MM, back, CARD.sideMm];
