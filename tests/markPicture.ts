@@ -1,6 +1,7 @@
 import type { Page } from "@playwright/test";
 import type { Vector } from "~core/geometry/vector";
 import type { MarkedPhoto } from "~core/photo/truePhoto";
+import { tapOrder } from "~core/suggest/suggest";
 import { expect } from "./round";
 
 /** Taps the true places of all corners and marks, one after the other, as the prompts ask; `most` of them, beginning with number `from`; `again`: the marks alone. */
@@ -14,7 +15,8 @@ export async function markAll(
   await expect(pane).toBeVisible();
   await pane.scrollIntoViewIfNeeded();
   const corners = truth.scale.kind === "card" ? truth.scale.corners : [truth.scale.a, truth.scale.b];
-  const places = [...(again ? [] : corners), ...marks.map((mark) => truth.points[mark] as Vector)];
+  const asked = again ? marks : tapOrder(truth.view).filter((mark) => marks.includes(mark));
+  const places = [...(again ? [] : corners), ...asked.map((mark) => truth.points[mark] as Vector)];
   for (const [index, at] of places.slice(0, most).entries()) {
     if (index < from) continue;
     await expect(page.getByRole("region", { name: "Next mark" })).toContainText(

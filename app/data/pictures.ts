@@ -1,7 +1,8 @@
-import { withPicturesWorker } from "../workers/pictures";
+import { standingPictures, withPicturesWorker } from "../workers/pictures";
 import type { ReadyPicture } from "../workers/pictures.worker";
 import type { FoundCard } from "~core/photo/findCard";
 import { ok, type Result } from "~core/result";
+import type { Suggested, SuggestQuestion } from "~core/suggest/suggest";
 import { session } from "./session";
 
 export interface KeptPicture extends Omit<ReadyPicture, "bytes" | "type"> {
@@ -38,4 +39,20 @@ export async function cardInPicture(id: string): Promise<Result<FoundCard> | und
       (remote) => remote.cardIn(picture.bytes) as Promise<Result<FoundCard>>,
     )
   );
+}
+
+/** A kept picture that marks are suggested in while it is worked on, off the main thread. Let go of it when done. */
+export function suggestingPicture(id: string): {
+  /** Undefined when the picture is not in the store. */
+  suggest: (question: Omit<SuggestQuestion, "picture">) => Promise<Result<Suggested> | undefined>;
+  end: () => void;
+} {
+  const { remote, end } = standingPictures();
+  return {
+    suggest: async (question) => {
+      const picture = await session.db.pictures.get(id);
+      return picture && ((await remote.suggestIn(id, picture.bytes, question)) as Result<Suggested>);
+    },
+    end,
+  };
 }

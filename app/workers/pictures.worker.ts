@@ -9,6 +9,7 @@ import type { MeasuredView } from "~core/photo/views";
 import { fail, ok, type Result } from "~core/result";
 import { focalPixels, type Shot } from "~core/simulator/camera";
 import type { Conditions } from "~core/simulator/conditions";
+import { suggestMarks, type Suggested, type SuggestQuestion } from "~core/suggest/suggest";
 import { renderScene } from "~core/simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
@@ -115,8 +116,8 @@ async function shrink(
   return transfer({ bytes, width, height }, [bytes.buffer]);
 }
 
-/** The printed card in a kept picture, in its pixels. */
-async function cardIn(picture: Blob): Promise<Result<FoundCard>> {
+/** The pixels of a kept picture. Errors: `damaged`, `no-canvas`. */
+async function pixelsOf(picture: Blob): Promise<Result<ImageData>> {
   const bitmap = await createImageBitmap(picture).catch(() => undefined);
   if (!bitmap) return fail("damaged", "picture", "This picture cannot be read by the browser.");
   const { width, height } = bitmap;
@@ -124,10 +125,34 @@ async function cardIn(picture: Blob): Promise<Result<FoundCard>> {
   if (!context) return fail("no-canvas", "picture", "This browser cannot look into pictures.");
   context.drawImage(bitmap, 0, 0);
   bitmap.close();
-  return findCard(greyOf(context.getImageData(0, 0, width, height).data, width, height));
+  return ok(context.getImageData(0, 0, width, height));
 }
 
-const picturesWorker = { prepare, simulate, shrink, cardIn };
+/** The printed card in a kept picture, in its pixels. */
+async function cardIn(picture: Blob): Promise<Result<FoundCard>> {
+  const pixels = await pixelsOf(picture);
+  if (!pixels.ok) return pixels;
+  const { data, width, height } = pixels.value;
+  return findCard(greyOf(data, width, height));
+}
+
+/** The picture that was looked into last: marks are suggested in the same one again and again. */
+let lookedInto: { key: string; pixels: Result<ImageData> } | undefined;
+
+/** Marks suggested in a kept picture. Errors: those of the picture and of `suggestMarks`. */
+async function suggestIn(
+  key: string,
+  picture: Blob,
+  question: Omit<SuggestQuestion, "picture">,
+): Promise<Result<Suggested>> {
+  if (lookedInto?.key !== key) lookedInto = { key, pixels: await pixelsOf(picture) };
+  const { pixels } = lookedInto;
+  if (!pixels.ok) return pixels;
+  const { data, width, height } = pixels.value;
+  return suggestMarks({ ...question, picture: { rgba: data, width, height } });
+}
+
+const picturesWorker = { prepare, simulate, shrink, cardIn, suggestIn };
 export type PicturesWorker = typeof picturesWorker;
 
 expose(picturesWorker);

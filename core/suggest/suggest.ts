@@ -4,7 +4,7 @@ import { distance, dot, minus, plus, times, type ImagePoint, type Vector } from 
 import { cameraPlace } from "../photo/pose";
 import { rectifyCard } from "../photo/rectify";
 import type { MarkedPhoto } from "../photo/truePhoto";
-import { PHOTO_MARKS, type MeasuredView } from "../photo/views";
+import { isMeasured, PHOTO_MARKS, type MeasuredView, type PhotoView } from "../photo/views";
 import { fail, ok, type Result } from "../result";
 import type { ColourPicture } from "./colour";
 import { fitLaid, type FittedFoot, type Tap } from "./fitLaid";
@@ -40,9 +40,10 @@ const NEXT_TAPS: Record<MeasuredView, readonly string[]> = {
   rear: ["hairlineLateral"],
 };
 
-/** The mark to tap next: the first ones, then those that help most, then whatever has neither a place nor a suggestion. */
-export function nextTap(view: MeasuredView, has: (mark: string) => boolean): string | undefined {
-  return [...FIRST_TAPS[view], ...NEXT_TAPS[view], ...PHOTO_MARKS[view]].find((mark) => !has(mark));
+/** The marks of a view in the order in which they are asked for: the first taps, those that help most, the rest. */
+export function tapOrder(view: PhotoView): string[] {
+  const first = isMeasured(view) ? [...FIRST_TAPS[view], ...NEXT_TAPS[view]] : [];
+  return [...new Set([...first, ...PHOTO_MARKS[view]])];
 }
 
 /**

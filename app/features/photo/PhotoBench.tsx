@@ -7,6 +7,8 @@ import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { solarFrame } from "~core/foot/survey/frame";
 import { suspectSwap } from "~core/foot/survey/swap";
+import { footToday } from "~core/visit/feetOfHorse";
+import { tapOrder } from "~core/suggest/suggest";
 import { surveyOfRecord } from "~core/foot/records/keptSurvey";
 import { distance, type Vector } from "~core/geometry/vector";
 import { sidesChanged, TRACE } from "~core/photo/fill";
@@ -19,6 +21,8 @@ import { CardFound, useFoundCard } from "./CardFound";
 import { PicturePane } from "~app/drawing/PicturePane";
 import { ScaleLength } from "./ScaleLength";
 import { CORNERS, scaleOf, SCALE_ENDS, usePhotoMarks } from "./usePhotoMarks";
+import { SuggestedMarks } from "./SuggestedMarks";
+import { useSuggestions } from "./useSuggestions";
 import { useMarkAgain } from "./useMarkAgain";
 import { usePicture } from "~app/ui/usePicture";
 import "./photo.css";
@@ -34,6 +38,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const wording = useWording();
   const { save } = useEdits();
   const { url, missing } = usePicture(photo.pictureId);
+  const base = footToday(context.file.horse, limb, {}, feet[limb].last).foot;
   const { marked, reading, valuesOf, place, take, change, knownLength } = usePhotoMarks(context, photo);
   const [selected, setSelected] = useState<string | undefined>(undefined);
   const [skipped, setSkipped] = useState<readonly string[]>([]);
@@ -41,7 +46,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const [twoPoint, setTwoPoint] = useState(photo.scale?.kind === "two-point");
 
   const scaleMarks: readonly string[] = twoPoint ? SCALE_ENDS : CORNERS;
-  const all = [...scaleMarks, ...PHOTO_MARKS[photo.view]];
+  const all = [...scaleMarks, ...tapOrder(photo.view)];
   const again = useMarkAgain({
     date: context.visit.date,
     marks: PHOTO_MARKS[photo.view],
@@ -87,6 +92,20 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
   const handles = [...all, ...(again.marking ? [] : traced)].flatMap((mark): Handle<string>[] => {
     const at = again.points[mark];
     return at ? [{ name: mark, label: factsOf(mark).name, at, known: true }] : [];
+  });
+  const suggestions = useSuggestions({
+    photo,
+    base,
+    scale: scaleOf(marked),
+    points: marked.points,
+    suggested: marked.suggested,
+    wanted: !again.marking,
+  });
+  const proposed = suggestions?.ok ? suggestions.value.marks : {};
+  const open = PHOTO_MARKS[photo.view].filter((mark) => !marked.points[mark] && proposed[mark]);
+  const pale = open.flatMap((mark): Handle<string>[] => {
+    const one = proposed[mark];
+    return one ? [{ name: mark, label: `${factsOf(mark).name}, suggested`, at: one.at, known: false }] : [];
   });
   const corners = CORNERS.flatMap((corner) => {
     const at = marked.points[corner];
@@ -147,7 +166,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
             url={url}
             width={photo.width}
             height={photo.height}
-            handles={handles}
+            handles={[...handles, ...pale]}
             card={seen ? seen.corners : corners}
             selected={selected}
             armed={next}
@@ -226,6 +245,22 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               take(Object.fromEntries(CORNERS.map((corner, at) => [corner, four[at] as Vector])));
               setSelected(undefined);
             }}
+          />
+        )}
+        {suggestions && !again.marking && (
+          <SuggestedMarks
+            view={photo.view}
+            found={suggestions}
+            open={open}
+            next={next}
+            traced={traced.length > 0}
+            onTake={(places) => {
+              take(places);
+              setSelected(undefined);
+            }}
+            onTrace={(points) =>
+              take(Object.fromEntries(points.map((at, index) => [`${TRACE}${index + 1}`, at])))
+            }
           />
         )}
         {found && !again.marking && <PhotoTrust photo={found.photo} />}

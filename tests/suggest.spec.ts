@@ -1,0 +1,96 @@
+import type { Page } from "@playwright/test";
+import type { Vector } from "~core/geometry/vector";
+import { PHOTO_MARKS, type MeasuredView } from "~core/photo/views";
+import { FIRST_TAPS } from "~core/suggest/suggest";
+import { markAll } from "./markPicture";
+import { photograph } from "./photoFile";
+import { expect, field, openVisit, test, TODAY } from "./round";
+
+const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey?foot=LF`;
+const NAMES: Record<MeasuredView, string> = {
+  sole: "Take or choose: sole",
+  side: "Take or choose: from the outside",
+  rear: "Take or choose: from behind",
+};
+const suggested = (page: Page) => page.getByRole("group", { name: "Marks the picture suggests" });
+
+/** A picture is taken and its card found; then the first three marks are tapped. */
+async function threeTaps(page: Page, view: MeasuredView, tap: boolean) {
+  const { file, truth, foot } = photograph(view);
+  await page.goto(`${SURVEY}&way=photo`);
+  await page.locator(`input[aria-label="${NAMES[view]}"]`).setInputFiles(file);
+  const take = page.getByRole("button", { name: "Take its corners" });
+  await (tap ? take.tap() : take.click());
+  // The corners have their places: what is asked now is the first mark.
+  await markAll(page, truth, PHOTO_MARKS[view], { from: 4, most: 4 + FIRST_TAPS[view].length, tap });
+  await expect(suggested(page)).toBeVisible();
+  return { truth, foot };
+}
+
+test("three taps on a side view: the rest suggests itself, counts for nothing, is taken at once and reads true", async ({
+  page,
+}) => {
+  await openVisit(page, "survey");
+  const { foot } = await threeTaps(page, "side", false);
+  await expect(page.getByRole("table", { name: "What the picture says" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Wall, high, suggested" })).toBeVisible();
+  await suggested(page)
+    .getByRole("button", { name: /^Take (all \d|it)/ })
+    .click();
+  // What is not sure is asked for, one by one.
+  const next = page.getByRole("region", { name: "Next mark" });
+  const it = suggested(page).getByRole("button", { name: "It does: take it" });
+  for (let rest = 0; rest < 6; rest++) {
+    if (await page.getByText("All marks placed.").isVisible()) break;
+    await expect(it.or(next.getByText("Hairline at the heel"))).not.toHaveCount(0);
+    if (await it.isVisible()) await it.click();
+    else break;
+  }
+  await page.getByText("Marks", { exact: true }).click();
+  await expect(page.getByRole("listitem").filter({ hasText: "suggested, taken" }).first()).toBeVisible();
+  await page.goto(SURVEY);
+  const angle = field(page, "Dorsal angle");
+  if ((await angle.inputValue()) !== "")
+    expect(Math.abs(Number(await angle.inputValue()) - foot.dorsalAngleDeg)).toBeLessThan(1.5);
+});
+
+test("a sole by touch at phone size: taps, what is sure in one, and no more than six marks by hand", async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await openVisit(page, "survey");
+  const { truth } = await threeTaps(page, "sole", true);
+  let taps = FIRST_TAPS.sole.length;
+  const all = suggested(page).getByRole("button", { name: /^Take (all \d|it)/ });
+  for (const mark of ["sulcusBack", "frogApex"]) {
+    const at = truth.points[mark] as Vector;
+    const pane = page.locator(".picture-svg");
+    await pane.scrollIntoViewIfNeeded();
+    const box = await pane.boundingBox();
+    if (!box) throw new Error("no picture");
+    const scale = Math.min(box.width / truth.width, box.height / truth.height);
+    await page.touchscreen.tap(
+      box.x + (box.width - truth.width * scale) / 2 + at[0] * scale,
+      box.y + (box.height - truth.height * scale) / 2 + at[1] * scale,
+    );
+    taps++;
+  }
+  await expect(all).toBeVisible();
+  await all.tap();
+  await expect(page.getByRole("table", { name: "What the picture says" })).toBeVisible();
+  expect(taps).toBeLessThan(7);
+  await context.close();
+});
+
+test("a suggestion is dragged to correct it, or moved by the arrow keys, and is by hand from then on", async ({
+  page,
+}) => {
+  await openVisit(page, "survey");
+  await threeTaps(page, "side", false);
+  const pale = page.getByRole("button", { name: "Wall, middle, suggested" });
+  await pale.focus();
+  await page.keyboard.press("Shift+ArrowLeft");
+  await expect(page.getByRole("button", { name: "Wall, middle", exact: true }).first()).toBeVisible();
+  await expect(pale).toHaveCount(0);
+});
