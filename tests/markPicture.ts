@@ -22,12 +22,22 @@ export async function markAll(
     await expect(page.getByRole("region", { name: "Next mark" })).toContainText(
       `${index + 1} of ${places.length}`,
     );
-    const box = await pane.boundingBox();
-    if (!box) throw new Error("no picture");
-    const scale = Math.min(box.width / truth.width, box.height / truth.height);
-    const x = box.x + (box.width - truth.width * scale) / 2 + at[0] * scale;
-    const y = box.y + (box.height - truth.height * scale) / 2 + at[1] * scale;
-    if (tap) await page.touchscreen.tap(x, y);
-    else await page.mouse.click(x, y);
+    await tapAt(page, truth, at, tap);
   }
+}
+
+/** Taps the true place of one mark. */
+export const placeMark = (page: Page, truth: MarkedPhoto, mark: string, tap = false): Promise<void> =>
+  tapAt(page, truth, truth.points[mark] as Vector, tap);
+
+async function tapAt(page: Page, truth: MarkedPhoto, at: Vector, tap: boolean): Promise<void> {
+  const pane = page.locator(".picture-svg");
+  await pane.scrollIntoViewIfNeeded();
+  const box = await pane.boundingBox();
+  if (!box) throw new Error("no picture");
+  const scale = Math.min(box.width / truth.width, box.height / truth.height);
+  const x = box.x + (box.width - truth.width * scale) / 2 + at[0] * scale;
+  const y = box.y + (box.height - truth.height * scale) / 2 + at[1] * scale;
+  if (tap) await page.touchscreen.tap(x, y);
+  else await page.mouse.click(x, y);
 }

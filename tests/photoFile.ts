@@ -64,3 +64,35 @@ export function photograph(
     foot,
   };
 }
+
+/** As a phone's main lens sees it from arm's length. */
+const PHONE: Shot = { ...SHOT, slantDeg: 1, distanceMm: 600, focal35: 26, width: 1600, height: 1200 };
+
+/** A simulated picture as a standing video, for the browser's own stand-in camera: frames of YUV 4:2:0. */
+export function videoFile(
+  view: MeasuredView,
+  shot: Partial<Shot> = {},
+  conditions: Partial<Conditions> = {},
+): { video: Buffer; truth: MarkedPhoto } {
+  const scene = sceneOf(ordinaryFoot("LF", { kind: "cob", massKg: 520 }), view);
+  const camera = aimAt(scene, { ...PHONE, ...shot });
+  const pixels = renderScene(scene, camera, 11, conditions);
+  const { width, height } = camera;
+  const [luma, blue, red] = [
+    Buffer.alloc(width * height),
+    Buffer.alloc((width * height) / 4),
+    Buffer.alloc((width * height) / 4),
+  ];
+  for (let at = 0; at < width * height; at++) {
+    const [r = 0, g = 0, b = 0] = pixels.subarray(4 * at, 4 * at + 3);
+    luma[at] = 16 + 0.257 * r + 0.504 * g + 0.098 * b;
+    const [column, row] = [at % width, Math.floor(at / width)];
+    if (column % 2 > 0 || row % 2 > 0) continue;
+    const quarter = (row / 2) * (width / 2) + column / 2;
+    blue[quarter] = 128 - 0.148 * r - 0.291 * g + 0.439 * b;
+    red[quarter] = 128 + 0.439 * r - 0.368 * g - 0.071 * b;
+  }
+  const frame = Buffer.concat([Buffer.from("FRAME\n"), luma, blue, red]);
+  const head = Buffer.from(`YUV4MPEG2 W${width} H${height} F30:1 Ip A1:1 C420jpeg\n`);
+  return { video: Buffer.concat([head, frame, frame]), truth: truthInPicture(scene, camera, false) };
+}

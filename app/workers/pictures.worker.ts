@@ -2,7 +2,9 @@ import { expose, transfer } from "comlink";
 import exifr from "exifr";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { findCard, type FoundCard } from "~core/photo/findCard";
+import type { Corners } from "~core/photo/corners";
 import { greyOf } from "~core/photo/grey";
+import { judgeFrame, type LiveFrame } from "~core/photo/liveFrame";
 import { keptSize, pictureType, type PictureType } from "~core/photo/pictureFile";
 import type { MarkedPhoto } from "~core/photo/truePhoto";
 import type { MeasuredView } from "~core/photo/views";
@@ -136,6 +138,24 @@ async function cardIn(picture: Blob): Promise<Result<FoundCard>> {
   return findCard(greyOf(data, width, height));
 }
 
+/** Longest edge of a live frame that is looked into, px: as fine as a tenth of a second allows. */
+const LIVE_EDGE_PX = 960;
+
+/** A live frame judged by the card in it; its corners are parts of the frame's width and height. */
+function frameIn(frame: ImageBitmap, zoom: number): LiveFrame | undefined {
+  const scale = Math.min(1, LIVE_EDGE_PX / Math.max(frame.width, frame.height));
+  const [width, height] = [Math.round(frame.width * scale), Math.round(frame.height * scale)];
+  const context = new OffscreenCanvas(width, height).getContext("2d", { willReadFrequently: true });
+  context?.drawImage(frame, 0, 0, width, height);
+  frame.close();
+  if (!context) return undefined;
+  const grey = greyOf(context.getImageData(0, 0, width, height).data, width, height);
+  const judged = judgeFrame(grey, findCard(grey), zoom);
+  if (!judged.corners) return judged;
+  const corners = judged.corners.map(([x, y]) => [x / width, y / height]) as unknown as Corners;
+  return { ...judged, corners };
+}
+
 /** The picture that was looked into last: marks are suggested in the same one again and again. */
 let lookedInto: { key: string; pixels: Result<ImageData> } | undefined;
 
@@ -152,7 +172,7 @@ async function suggestIn(
   return suggestMarks({ ...question, picture: { rgba: data, width, height } });
 }
 
-const picturesWorker = { prepare, simulate, shrink, cardIn, suggestIn };
+const picturesWorker = { prepare, simulate, shrink, cardIn, suggestIn, frameIn };
 export type PicturesWorker = typeof picturesWorker;
 
 expose(picturesWorker);

@@ -222,6 +222,22 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               )}
             </>
           )}
+          {suggestions && !again.marking && (
+            <SuggestedMarks
+              view={photo.view}
+              found={suggestions}
+              open={open}
+              next={next}
+              traced={traced.length > 0}
+              onTake={(places) => {
+                take(places);
+                setSelected(undefined);
+              }}
+              onTrace={(points) =>
+                take(Object.fromEntries(points.map((at, index) => [`${TRACE}${index + 1}`, at])))
+              }
+            />
+          )}
           {again.marking && <TextButton onClick={again.leave}>Leave it</TextButton>}
           {again.said && (
             <p className="quiet" role="status">
@@ -245,22 +261,6 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
               take(Object.fromEntries(CORNERS.map((corner, at) => [corner, four[at] as Vector])));
               setSelected(undefined);
             }}
-          />
-        )}
-        {suggestions && !again.marking && (
-          <SuggestedMarks
-            view={photo.view}
-            found={suggestions}
-            open={open}
-            next={next}
-            traced={traced.length > 0}
-            onTake={(places) => {
-              take(places);
-              setSelected(undefined);
-            }}
-            onTrace={(points) =>
-              take(Object.fromEntries(points.map((at, index) => [`${TRACE}${index + 1}`, at])))
-            }
           />
         )}
         {found && !again.marking && <PhotoTrust photo={found.photo} />}

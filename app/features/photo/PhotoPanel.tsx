@@ -20,6 +20,8 @@ import {
 import type { Photo } from "~core/photo/photoRecord";
 import type { Moment } from "~core/foot/records/reading";
 import type { StageContext } from "~app/stage/stageContext";
+import { LiveCamera } from "./LiveCamera";
+import { hasCamera } from "./useCamera";
 import { CORNERS } from "./usePhotoMarks";
 import { TakeButton } from "~app/ui/TakeButton";
 import { usePicture } from "~app/ui/usePicture";
@@ -45,7 +47,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
   const [trouble, setTrouble] = useState<string>();
   // A foot of a case is pictured from the front and at its defect too.
   const inCase = file.cases.some(({ status, feet: own }) => status === "open" && own.includes(limb));
-  const views = inCase ? PHOTO_VIEWS : MEASURED_VIEWS;
+  const views: readonly PhotoView[] = inCase ? PHOTO_VIEWS : MEASURED_VIEWS;
   const photos = feet[limb].photos.filter((photo) => photo.moment === moment);
   const open = (id: string) =>
     setSearch(
@@ -56,17 +58,22 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
       },
       { preventScrollReset: true },
     );
+  const [looking, setLooking] = useState<{ view: PhotoView; then: readonly PhotoView[]; first?: string }>();
+  /** Keeps a picture; its record's id, or nothing where it could not be kept. */
   const take = async (
     view: PhotoView,
     from: () => Promise<{ file: Blob; focalPx?: number | undefined }>,
     simulated: boolean,
-  ) => {
+  ): Promise<string | undefined> => {
     setTrouble(undefined);
     setBusy(simulated ? "The simulated camera is taking its picture …" : "Readying the picture …");
     try {
       const { file, focalPx } = await from();
       const kept = await keepPicture(file);
-      if (!kept.ok) return setTrouble(kept.issues[0]?.message);
+      if (!kept.ok) {
+        setTrouble(kept.issues[0]?.message);
+        return undefined;
+      }
       const photo = photoRecord(kept.value, { view, simulated, focalPx });
       await save({
         table: "photos",
@@ -76,12 +83,35 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
         now: photo,
         label: "photograph",
       });
-      open(photo.id);
+      return photo.id;
     } catch (error) {
       setTrouble(storageTrouble(error));
+      return undefined;
     } finally {
       setBusy(undefined);
     }
+  };
+  const takeOne = async (...asked: Parameters<typeof take>) => {
+    const id = await take(...asked);
+    if (id !== undefined) open(id);
+  };
+  /** Views of this foot that have no picture yet, from one on. */
+  const lookFrom = (view: PhotoView) =>
+    setLooking({
+      view,
+      then: views
+        .slice(views.indexOf(view) + 1)
+        .filter((other) => !photos.some((photo) => photo.view === other)),
+    });
+  const shot = async (picture: Blob) => {
+    if (!looking || busy !== undefined) return;
+    const id = await take(looking.view, () => Promise.resolve({ file: picture }), false);
+    if (id === undefined) return setLooking(undefined);
+    const first = looking.first ?? id;
+    const [view, ...then] = looking.then;
+    if (view) return setLooking({ view, then, first });
+    setLooking(undefined);
+    open(first);
   };
   const photoRecord = (
     kept: KeptPicture,
@@ -106,7 +136,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
     };
   };
   const simulate = (view: MeasuredView) =>
-    take(
+    takeOne(
       view,
       async () => {
         const seed = Math.floor(Math.random() * 1e6);
@@ -120,6 +150,19 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
     );
   return (
     <div className="photos bench-lane">
+      {looking && (
+        <LiveCamera
+          limb={limb}
+          view={looking.view}
+          left={looking.then.length}
+          busy={busy !== undefined}
+          onShot={(picture) => void shot(picture)}
+          onClose={() => {
+            setLooking(undefined);
+            if (looking.first !== undefined) open(looking.first);
+          }}
+        />
+      )}
       <p className="quiet">
         A printed card makes a picture measurable.{" "}
         <Link className="link" to="/card">
@@ -156,8 +199,13 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
             <TakeButton
               label={`Take or choose: ${PHOTO_VIEW_FACTS[view].name.toLowerCase()}`}
               disabled={busy !== undefined}
-              onFile={(file) => void take(view, () => Promise.resolve({ file }), false)}
+              onFile={(file) => void takeOne(view, () => Promise.resolve({ file }), false)}
             />
+            {hasCamera() && (
+              <TextButton disabled={busy !== undefined} onClick={() => lookFrom(view)}>
+                Camera that watches the card
+              </TextButton>
+            )}
             {isMeasured(view) && (
               <TextButton disabled={busy !== undefined} onClick={() => void simulate(view)}>
                 Simulated camera

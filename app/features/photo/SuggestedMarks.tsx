@@ -35,32 +35,32 @@ export function SuggestedMarks({ view, found, open, next, traced, onTake, onTrac
   const many = (count: number) => (count === 1 ? "1 mark" : `${count} marks`);
   if (sure.length + unsure.length === 0 && (traced || trace.length === 0)) return null;
   return (
-    <div className="card-found" role="group" aria-label="Marks the picture suggests">
-      {sure.length > 0 && (
-        <>
-          <p className="strong">The picture shows where {many(sure.length)} lie.</p>
-          <p className="quiet">{sure.map(nameOf).join(", ")}. They are drawn pale; drag one to correct it.</p>
+    <div className="suggested-marks" role="group" aria-label="Marks the picture suggests">
+      {sure.length > 0 ? (
+        <p>
+          <span className="strong">The picture shows {many(sure.length)} more,</span> drawn dashed. Drag one
+          to correct it.
+        </p>
+      ) : next !== undefined && one ? (
+        <p>
+          {nameOf(next)} may lie where it is drawn dashed, {wording.length(2 * one.sdMm)} or so off.
+        </p>
+      ) : (
+        unsure.length > 0 && <p>{many(unsure.length)} more are drawn dashed, not sure.</p>
+      )}
+      <p className="suggested-acts">
+        {sure.length > 0 ? (
           <Button type="primary" onClick={() => onTake(placesOf(sure))}>
             Take {sure.length === 1 ? "it" : `all ${sure.length}`}
           </Button>
-        </>
-      )}
-      {next !== undefined && one && (
-        <p className="card-found-one">
-          <span className="quiet">
-            {nameOf(next)} may lie where it is drawn pale, {wording.length(2 * one.sdMm)} or so off.
-          </span>
-          <Button onClick={() => onTake(placesOf([next]))}>It does: take it</Button>
-        </p>
-      )}
-      {sure.length === 0 && !one && unsure.length > 0 && (
-        <p className="quiet">
-          {many(unsure.length)} more are drawn pale, not sure: look before you take one.
-        </p>
-      )}
-      {!traced && trace.length > 0 && (
-        <TextButton onClick={() => onTrace(trace)}>Take the edge of the live sole as it is seen</TextButton>
-      )}
+        ) : (
+          next !== undefined &&
+          one && <Button onClick={() => onTake(placesOf([next]))}>It does: take it</Button>
+        )}
+        {!traced && trace.length > 0 && (
+          <TextButton onClick={() => onTrace(trace)}>Take the live sole’s edge</TextButton>
+        )}
+      </p>
     </div>
   );
 }

@@ -15,6 +15,7 @@ import { footEdit, watchingPlace } from "~core/record/footRecords";
 import { ClipPlayer } from "./ClipPlayer";
 import { lookName } from "./lookName";
 import { usePlayer } from "./usePlayer";
+import { frameOf } from "~app/ui/frameOf";
 import { useRecorder } from "./useRecorder";
 
 interface ClipPanelProps {
@@ -25,15 +26,6 @@ interface ClipPanelProps {
 }
 
 const megabytes = (bytes: number): string => `${(bytes / 1e6).toFixed(1)} MB`;
-
-/** The frame that a video shows, as a picture. */
-async function frameOf(video: HTMLVideoElement): Promise<Blob | undefined> {
-  const canvas = document.createElement("canvas");
-  canvas.width = video.videoWidth;
-  canvas.height = video.videoHeight;
-  canvas.getContext("2d")?.drawImage(video, 0, 0);
-  return new Promise((done) => canvas.toBlob((made) => done(made ?? undefined), "image/jpeg", 0.85));
-}
 
 /** Clips of a look: stepped to the frame in which a foot lands, two of them in step; stills are kept, the clip never is. */
 export function ClipPanel({ context, look, onHear }: ClipPanelProps) {

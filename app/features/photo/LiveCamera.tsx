@@ -1,0 +1,124 @@
+import { Button, Switch } from "antd";
+import { useState } from "react";
+import { useWording } from "~app/ui/useWording";
+import type { Limb } from "~core/foot/limb";
+import { FAULT_WORDS, FRAME_LIMITS, type FrameFault, type LiveFrame } from "~core/photo/liveFrame";
+import { PHOTO_VIEW_FACTS, type PhotoView } from "~core/photo/views";
+import { useCamera } from "./useCamera";
+import "./camera.css";
+
+interface LiveCameraProps {
+  limb: Limb;
+  view: PhotoView;
+  /** Pictures that come after this one without leaving the camera. */
+  left: number;
+  busy: boolean;
+  onShot: (picture: Blob) => void;
+  onClose: () => void;
+}
+
+/** What is told of a frame, and which faults mean that it is wrong. */
+const TOLD: readonly {
+  name: string;
+  faults: readonly FrameFault[];
+  value: (frame: LiveFrame, angle: (deg: number) => string) => string;
+}[] = [
+  {
+    name: "Card",
+    faults: ["no-card", "unsure", "small", "large"],
+    value: ({ corners, faults }) =>
+      !corners ? "not seen" : faults.includes("unsure") ? "not clear" : "seen",
+  },
+  {
+    name: "Slant",
+    faults: ["slanted"],
+    value: ({ slantDeg }, angle) => (slantDeg === undefined ? "·" : angle(slantDeg)),
+  },
+  {
+    name: "Away, about",
+    faults: ["near", "far"],
+    value: ({ distanceMm }) => (distanceMm === undefined ? "·" : `${(distanceMm / 1000).toFixed(1)} m`),
+  },
+  {
+    name: "Light",
+    faults: ["dark", "bright"],
+    value: ({ light, faults }) =>
+      light === undefined
+        ? "·"
+        : faults.includes("dark")
+          ? "dark"
+          : faults.includes("bright")
+            ? "glare"
+            : "good",
+  },
+  {
+    name: "Sharp",
+    faults: ["blurred"],
+    value: ({ blurPx, faults }) => (blurPx === undefined ? "·" : faults.includes("blurred") ? "no" : "yes"),
+  },
+];
+
+/** The device's camera with the card watched in it: what is wrong is said, and the shutter goes when nothing is. */
+export function LiveCamera({ limb, view, left, busy, onShot, onClose }: LiveCameraProps) {
+  const wording = useWording();
+  const [byItself, setByItself] = useState(true);
+  const { video, frame, size, trouble, shoot } = useCamera(byItself && !busy, onShot);
+  const facts = PHOTO_VIEW_FACTS[view];
+  const [fault] = frame?.faults ?? [];
+  const say =
+    trouble ??
+    (busy ? "Kept." : !frame ? "Looking for the card …" : fault ? FAULT_WORDS[fault] : "Hold still …");
+  return (
+    <section className="camera" aria-label="Camera">
+      <header className="camera-head">
+        <h2>
+          {facts.name}, {wording.limb(limb)}
+        </h2>
+        <p>{facts.card}</p>
+      </header>
+      <div className="camera-view">
+        <video ref={video} muted playsInline aria-label="What the camera sees" />
+        {size && frame?.corners && (
+          <svg
+            viewBox={`0 0 ${size.width} ${size.height}`}
+            preserveAspectRatio="xMidYMid meet"
+            aria-hidden="true"
+          >
+            <polygon
+              className={frame.faults.length === 0 ? "camera-card camera-good" : "camera-card"}
+              points={frame.corners.map(([x, y]) => `${x * size.width},${y * size.height}`).join(" ")}
+              style={{ strokeWidth: size.width / 160 }}
+            />
+          </svg>
+        )}
+      </div>
+      <p className={fault ? "camera-say camera-fault" : "camera-say"} role={trouble ? "alert" : "status"}>
+        {say}
+      </p>
+      <dl className="camera-told">
+        {TOLD.map(({ name, faults, value }) => {
+          const wrong = frame?.faults.some((one) => faults.includes(one)) ?? false;
+          return (
+            <div key={name} className={wrong ? "camera-wrong" : undefined}>
+              <dt>{name}</dt>
+              <dd>{frame ? value(frame, wording.angle) : "·"}</dd>
+            </div>
+          );
+        })}
+      </dl>
+      <footer className="camera-acts">
+        <Button onClick={onClose}>Close</Button>
+        <Button type="primary" size="large" disabled={trouble !== undefined || busy} onClick={shoot}>
+          Take it now
+        </Button>
+        <label className="camera-self">
+          <Switch checked={byItself} onChange={setByItself} aria-label="By itself when all is right" />
+          <span>By itself, under {wording.angle(FRAME_LIMITS.slantDeg)}</span>
+        </label>
+        {left > 0 && (
+          <p className="camera-left">Then {left === 1 ? "one more view" : `${left} more views`}.</p>
+        )}
+      </footer>
+    </section>
+  );
+}
