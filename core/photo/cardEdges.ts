@@ -18,14 +18,19 @@ const OFF_LINE_TIMES = 2.5;
 /** A line is first laid through the middle of its edge, from here to the same place before its end: corners bend. */
 const MIDDLE_FROM = 0.2;
 
-/** One straight edge, fitted. */
-export interface EdgeLine {
+/** A line: a place on it and its direction. */
+interface Line {
   at: Vector;
   along: Vector;
+}
+/** One straight edge, fitted. */
+export interface EdgeLine extends Line {
   /** Part of the places that lie on it. */
   on: number;
   squares: number;
   count: number;
+  /** The places that lie on it. */
+  points: readonly Vector[];
 }
 
 /** The outer edge of the frame from a to b, to a tenth of a pixel: where white falls to black, fitted by a line. */
@@ -109,6 +114,7 @@ function lineThrough(points: readonly { at: Vector; middle: boolean }[]): EdgeLi
       on: kept.length / EDGE_PLACES,
       squares: kept.reduce((sum, point) => sum + off(point) ** 2, 0),
       count: kept.length,
+      points: kept,
     };
     if (round > 0 && next.length === kept.length) break;
     kept = next;
@@ -116,7 +122,7 @@ function lineThrough(points: readonly { at: Vector; middle: boolean }[]): EdgeLi
   return line;
 }
 
-function crossing(a: EdgeLine, b: EdgeLine): Vector | undefined {
+function crossing(a: Line, b: Line): Vector | undefined {
   const across = a.along[0] * b.along[1] - a.along[1] * b.along[0];
   if (abs(across) < 0.05) return undefined;
   const between = minus(b.at, a.at);
@@ -147,9 +153,7 @@ export function edgesOf(
 }
 
 /** Where four edges cross, the first between the last and the first edge; undefined where two hardly do. */
-export function cornersOf(lines: readonly EdgeLine[]): Corners | undefined {
-  const crossed = [3, 0, 1, 2].map((before, at) =>
-    crossing(lines[before] as EdgeLine, lines[at] as EdgeLine),
-  );
+export function cornersOf(lines: readonly Line[]): Corners | undefined {
+  const crossed = [3, 0, 1, 2].map((before, at) => crossing(lines[before] as Line, lines[at] as Line));
   return crossed.some((one) => one === undefined) ? undefined : (crossed as unknown as Corners);
 }

@@ -5,6 +5,7 @@ import { CARD } from "./card";
 import { cornersOf, edgesOf, type EdgeLine } from "./cardEdges";
 import { frameLike, plumbLike } from "./cardLike";
 import { areaOf, middleOf, sideOf, type Corners } from "./corners";
+import { bentAgain, bothLenses, lensOfEdges, lineOf, straightened, USUAL_LENS, type Lens } from "./lens";
 import { darkQuads } from "./darkQuads";
 import { darkPlaces, shrunkBy, type GreyPicture } from "./grey";
 
@@ -17,6 +18,8 @@ export interface FoundCard {
   doubt?: string;
   /** Root mean square distance of the edge from its four lines, px. */
   residualPx: number;
+  /** What its edges, straight in truth, say of the lens; `USUAL_LENS` where they say nothing. */
+  lens: Lens;
 }
 
 /** About the longer side of the picture in which the card is looked for first, px: enough for a card a tenth of it across. */
@@ -71,17 +74,34 @@ export function findCard(picture: GreyPicture): Result<FoundCard> {
       "picture",
       "No card is seen in this picture. Place its corners by hand, or say that there is none.",
     );
-  const { corners, residualPx } = best;
+  const { residualPx, edges } = best;
+  const lens = bothLenses(USUAL_LENS, lensOfEdges(edges, picture) ?? USUAL_LENS);
+  const corners = unbentCorners(best, picture, lens);
   const doubt =
     found.filter(({ sure }) => sure).length > 1
       ? "Two cards are in view; this is one of them."
       : best.sure
         ? undefined
         : best.doubt;
-  return ok({ corners, residualPx, sure: doubt === undefined, ...(doubt !== undefined && { doubt }) });
+  return ok({ corners, residualPx, lens, sure: doubt === undefined, ...(doubt !== undefined && { doubt }) });
 }
 
-interface Judged extends FoundCard {
+/** The corners where the edges cross without the lens's bend, put back into the picture. */
+function unbentCorners({ corners, edges }: Judged, picture: GreyPicture, { bend }: Lens): Corners {
+  const crossed = cornersOf(
+    edges.map((edge) => lineOf(edge.map((point) => straightened(picture, bend, point)))),
+  );
+  if (!crossed) return corners;
+  const back = crossed.map((corner) => bentAgain(picture, bend, corner));
+  // The edges are taken in the order in which they were looked for: each corner is the one nearest to it.
+  return corners.map((corner) =>
+    back.reduce((best, one) => (distance(one, corner) < distance(best, corner) ? one : best)),
+  ) as unknown as Corners;
+}
+
+interface Judged extends Omit<FoundCard, "lens"> {
+  /** The places found along each edge. */
+  edges: readonly (readonly Vector[])[];
   /** How much of what the print shows is there, 0 to 1. */
   likeness: number;
 }
@@ -147,6 +167,7 @@ function hung(picture: GreyPicture, corners: Corners, lines: readonly EdgeLine[]
     corners: first.turned,
     residualPx,
     likeness,
+    edges: lines.map(({ points }) => points),
     sure: doubt === undefined,
     ...(doubt !== undefined && { doubt }),
   };

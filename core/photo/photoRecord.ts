@@ -6,6 +6,12 @@ import { MOMENTS } from "../foot/records/reading";
 
 const pixel = z.tuple([finite, finite]);
 
+/** A lens: its bend at half a diagonal from the middle, and how sure that is. */
+export const lensField = z.strictObject({
+  bend: z.number().min(-0.5).max(0.5),
+  sd: z.number().min(0).max(0.5),
+});
+
 /** A picture of a foot at a visit with its scale and the marks placed on it; the picture itself lies in `pictures`. */
 export const photoSchema = z.strictObject({
   id: idField,
@@ -22,6 +28,8 @@ export const photoSchema = z.strictObject({
   height: z.int().min(1).max(20_000),
   /** Focal length in pixels of the kept picture, when the picture's own data told it. */
   focalPx: z.number().positive().optional(),
+  /** How the lens bends the picture, from the card's own edges or the device's profile. */
+  lens: lensField.optional(),
   /** From the simulated camera: shows no real foot. */
   simulated: z.boolean().default(false),
   scale: z

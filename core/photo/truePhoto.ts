@@ -1,8 +1,9 @@
 import type { Homography } from "../geometry/homography";
 import { distance, length, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
-import { ok, type Result } from "../result";
+import { fail, ok, type Result } from "../result";
+import { bentAgain, straightened, type Lens } from "./lens";
 import { cameraPlace, offPlane, type CameraPlace } from "./pose";
-import { rectifyCard, rectifyTwoPoint, slantWord, type SlantWord } from "./rectify";
+import { rectifyCard, rectifyTwoPoint, slantWord, type Rectified, type SlantWord } from "./rectify";
 import { MARK_DEPTHS, PHOTO_MARKS, type PhotoView } from "./views";
 
 /** What makes a picture's pixels millimetres. */
@@ -22,14 +23,20 @@ export interface MarkedPhoto {
   height: number;
   /** Focal length in pixels of this picture, when the picture's own data tells it. */
   focalPx?: number | undefined;
+  /** How its lens bends it; taken as straight without it. */
+  lens?: Lens | undefined;
   scale: PhotoScale;
   points: Partial<Record<string, ImagePoint>>;
 }
 
-/** A mark made true: where it lies in the card's plane, and the error it carries for its depth, one sd as a vector. */
+/**
+ * A mark made true: where it lies in the card's plane, the error it carries for its depth and the one that it shares with
+ * all others for the lens, each one sd as a vector.
+ */
 export interface TrueMark {
   mm: Vector;
   error: Vector;
+  lens?: Vector;
 }
 
 export interface TruePhoto {
@@ -81,29 +88,40 @@ export function truePhoto(photo: MarkedPhoto, k: number): Result<TruePhoto> {
       toMm: scaled.value.toMm,
     });
   }
-  const { widthMm, heightMm, corners } = photo.scale;
-  const rectified = rectifyCard({ width: widthMm, height: heightMm, corners });
+  const rectified = rectifyPhoto(photo, photo.lens?.bend ?? 0);
   if (!rectified.ok) return rectified;
   const { homography, slantDeg, residualMm, toMm } = rectified.value;
+  // As the picture would be if the lens bent one standard deviation more.
+  const bentMore = photo.lens ? rectifyPhoto(photo, photo.lens.bend + photo.lens.sd) : undefined;
+  const byLens = (point: ImagePoint): { lens?: Vector } =>
+    bentMore?.ok ? { lens: minus(bentMore.value.toMm(point), toMm(point)) } : {};
   const camera = cameraPlace(homography as Homography, photo, slantDeg);
   const depths = MARK_DEPTHS[photo.view];
   const marks: TruePhoto["marks"] = {};
   for (const [mark, point] of placed) {
     const seen = toMm(point);
     const depth = depths[mark];
-    if (!depth) marks[mark] = { mm: seen, error: [0, 0] };
+    if (!depth) marks[mark] = { mm: seen, error: [0, 0], ...byLens(point) };
     else if (camera) {
       const mm = offPlane(camera, seen, depth.towardMm * k);
       const shift = minus(mm, seen);
       const perMm = times(minus(camera.over, seen), 1 / camera.heightMm);
       const sd = Math.hypot(depth.sdMm * k * length(perMm), FOCAL_SD_PART[camera.focalFrom] * length(shift));
-      marks[mark] = { mm, error: length(perMm) === 0 ? [0, 0] : times(perMm, sd / length(perMm)) };
+      marks[mark] = {
+        mm,
+        error: length(perMm) === 0 ? [0, 0] : times(perMm, sd / length(perMm)),
+        ...byLens(point),
+      };
     } else {
       const middle: Vector = [photo.width / 2, photo.height / 2];
       const sight = Math.tan((slantDeg * Math.PI) / 180) + distance(seen, toMm(middle)) / UNKNOWN_DISTANCE_MM;
       const away = minus(seen, toMm(middle));
       const direction: Vector = length(away) > 0 ? times(away, 1 / length(away)) : [1, 0];
-      marks[mark] = { mm: seen, error: times(direction, Math.abs(depth.towardMm) * k * sight) };
+      marks[mark] = {
+        mm: seen,
+        error: times(direction, Math.abs(depth.towardMm) * k * sight),
+        ...byLens(point),
+      };
     }
   }
   return ok({
@@ -118,6 +136,29 @@ export function truePhoto(photo: MarkedPhoto, k: number): Result<TruePhoto> {
   });
 }
 
+/** A picture with the card made true through its lens: points go in and come back as they lie in the bent picture. */
+export function rectifyPhoto(
+  photo: Pick<MarkedPhoto, "width" | "height" | "scale">,
+  bend: number,
+): Result<Rectified> {
+  if (photo.scale.kind !== "card") return fail("no-card", "scale", "There is no card in this picture.");
+  const { widthMm, heightMm, corners } = photo.scale;
+  const [a, b, c, d] = corners.map((corner) => straightened(photo, bend, corner)) as [
+    ImagePoint,
+    ImagePoint,
+    ImagePoint,
+    ImagePoint,
+  ];
+  const flat = rectifyCard({ width: widthMm, height: heightMm, corners: [a, b, c, d] });
+  if (!flat.ok) return flat;
+  const { toMm, toPicture } = flat.value;
+  return ok({
+    ...flat.value,
+    toMm: (point) => toMm(straightened(photo, bend, point)),
+    toPicture: (mm) => bentAgain(photo, bend, toPicture(mm)),
+  });
+}
+
 /** Half width of the 95 % band of a number, in its own unit. */
 export type Bands = Readonly<Record<string, number>>;
 
@@ -127,7 +168,7 @@ const STEP_MM = 0.05;
 
 /**
  * How far each number of a reading can be off: every mark is moved a little along its own depth error and, by
- * `handSdMm`, both ways across it; the effects add in quadrature. Linear, so good for small errors.
+ * `handSdMm`, both ways across it, and all of them together by what is not sure of the lens; the effects add in quadrature. Linear, so good for small errors.
  */
 export function bandsOf(
   marks: TruePhoto["marks"],
@@ -155,6 +196,19 @@ export function bandsOf(
       nudge(name, [1, 0], handSdMm);
       nudge(name, [0, 1], handSdMm);
     }
+  }
+  // The lens moves all marks together.
+  const moved = read(
+    Object.fromEntries(
+      Object.entries(marks).flatMap(([name, mark]) =>
+        mark ? [[name, plus(mark.mm, mark.lens ?? [0, 0])]] : [],
+      ),
+    ),
+  );
+  for (const [key, value] of Object.entries(base)) {
+    const other = moved[key];
+    if (value !== undefined && other !== undefined)
+      variance[key] = (variance[key] ?? 0) + (other - value) ** 2;
   }
   return Object.fromEntries(Object.keys(base).map((key) => [key, Z_95 * Math.sqrt(variance[key] ?? 0)]));
 }

@@ -204,6 +204,11 @@ export const MIGRATIONS: readonly Migration[] = [
     to: 12,
     tables: {},
   },
+  {
+    // The lens of a photograph and of this device: nothing that was kept changes.
+    to: 13,
+    tables: {},
+  },
 ];
 
 /** The version of the records that this build reads and writes. */

@@ -5,6 +5,7 @@ import { TRIM_MARGIN_MM } from "../constants/trim";
 import { CUT_ORDERS } from "../trim/trimRecord";
 import { DEFAULT_FORGE, forgeSettingsSchema } from "../forge/forgeSettings";
 import { MOST_PAIRS, pairSchema } from "../foot/records/pairs";
+import { lensField } from "../photo/photoRecord";
 import { timeField } from "../schema/fields";
 
 const marginField = z
@@ -88,6 +89,8 @@ export const settingsSchema = z.strictObject({
     .default({}),
   /** Measures taken twice: what one's own noise comes from. */
   pairs: z.array(pairSchema).max(MOST_PAIRS).default([]),
+  /** This device's lens, from pictures of the printed card. */
+  lens: lensField.optional(),
   sheet: sheetSettingsSchema.default(DEFAULT_SHEET),
   forge: forgeSettingsSchema.default(DEFAULT_FORGE),
   rounds: roundsSettingsSchema.default(DEFAULT_ROUNDS),

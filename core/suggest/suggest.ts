@@ -2,8 +2,7 @@ import { isLeft } from "../foot/limb";
 import type { FootParameters } from "../foot/parametric/parameters";
 import { distance, dot, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
 import { cameraPlace } from "../photo/pose";
-import { rectifyCard } from "../photo/rectify";
-import type { MarkedPhoto } from "../photo/truePhoto";
+import { rectifyPhoto, type MarkedPhoto } from "../photo/truePhoto";
 import { isMeasured, PHOTO_MARKS, type MeasuredView, type PhotoView } from "../photo/views";
 import { fail, ok, type Result } from "../result";
 import type { ColourPicture } from "./colour";
@@ -116,8 +115,7 @@ interface LaidIn {
 export function layIn({ photo, picture, suggested = [], base, handSdMm }: SuggestQuestion): Result<LaidIn> {
   if (photo.scale.kind !== "card")
     return fail("no-card", "scale", "Marks are suggested in pictures with the card only.");
-  const { widthMm, heightMm, corners } = photo.scale;
-  const rectified = rectifyCard({ width: widthMm, height: heightMm, corners });
+  const rectified = rectifyPhoto(photo, photo.lens?.bend ?? 0);
   if (!rectified.ok) return rectified;
   const { toMm, toPicture, homography, slantDeg } = rectified.value;
   const camera = cameraPlace(homography, photo, slantDeg);

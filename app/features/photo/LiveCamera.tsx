@@ -2,7 +2,7 @@ import { Button, Switch } from "antd";
 import { useState } from "react";
 import { useWording } from "~app/ui/useWording";
 import type { Limb } from "~core/foot/limb";
-import { FAULT_WORDS, FRAME_LIMITS, type FrameFault, type LiveFrame } from "~core/photo/liveFrame";
+import { FAULT_WORDS, type FrameFault, type LiveFrame } from "~core/photo/liveFrame";
 import { PHOTO_VIEW_FACTS, type PhotoView } from "~core/photo/views";
 import { useCamera } from "./useCamera";
 import "./camera.css";
@@ -35,9 +35,9 @@ const TOLD: readonly {
     value: ({ slantDeg }, angle) => (slantDeg === undefined ? "·" : angle(slantDeg)),
   },
   {
-    name: "Away, about",
+    name: "Distance",
     faults: ["near", "far"],
-    value: ({ distanceMm }) => (distanceMm === undefined ? "·" : `${(distanceMm / 1000).toFixed(1)} m`),
+    value: ({ distanceMm }) => (distanceMm === undefined ? "·" : `≈ ${(distanceMm / 1000).toFixed(1)} m`),
   },
   {
     name: "Light",
@@ -67,7 +67,15 @@ export function LiveCamera({ limb, view, left, busy, onShot, onClose }: LiveCame
   const [fault] = frame?.faults ?? [];
   const say =
     trouble ??
-    (busy ? "Kept." : !frame ? "Looking for the card …" : fault ? FAULT_WORDS[fault] : "Hold still …");
+    (busy
+      ? "Kept."
+      : !frame
+        ? "Looking for the card …"
+        : fault
+          ? FAULT_WORDS[fault]
+          : byItself
+            ? "Hold still …"
+            : "All is right: take it.");
   return (
     <section className="camera" aria-label="Camera">
       <header className="camera-head">
@@ -113,7 +121,7 @@ export function LiveCamera({ limb, view, left, busy, onShot, onClose }: LiveCame
         </Button>
         <label className="camera-self">
           <Switch checked={byItself} onChange={setByItself} aria-label="By itself when all is right" />
-          <span>By itself, under {wording.angle(FRAME_LIMITS.slantDeg)}</span>
+          <span>By itself when all is right</span>
         </label>
         {left > 0 && (
           <p className="camera-left">Then {left === 1 ? "one more view" : `${left} more views`}.</p>
