@@ -41,6 +41,10 @@ export async function cardInPicture(id: string): Promise<Result<FoundCard> | und
   );
 }
 
+/** The printed card in a picture that is not kept. */
+export const cardInFile = (file: Blob): Promise<Result<FoundCard>> =>
+  withPicturesWorker<Result<FoundCard>>((remote) => remote.cardIn(file) as Promise<Result<FoundCard>>);
+
 /** A kept picture that marks are suggested in while it is worked on, off the main thread. Let go of it when done. */
 export function suggestingPicture(id: string): {
   /** Undefined when the picture is not in the store. */

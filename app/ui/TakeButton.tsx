@@ -4,7 +4,9 @@ interface TakeButtonProps {
   /** Said to who does not see it. */
   label: string;
   disabled?: boolean;
-  onFile: (file: File) => void;
+  onFile?: (file: File) => void;
+  /** Several files at once are taken where this is given. */
+  onFiles?: (files: File[]) => void;
   /** What kinds of file are offered; pictures where nothing is said. */
   accept?: string;
   /** A button beside others, not the page’s own. */
@@ -19,6 +21,7 @@ export function TakeButton({
   label,
   disabled = false,
   onFile,
+  onFiles,
   accept = PICTURES,
   beside = false,
   children,
@@ -33,10 +36,12 @@ export function TakeButton({
         accept={accept}
         aria-label={label}
         tabIndex={-1}
+        multiple={onFiles !== undefined}
         onChange={(event) => {
-          const file = event.target.files?.[0];
+          const files = [...(event.target.files ?? [])];
           event.target.value = "";
-          if (file) onFile(file);
+          if (files[0]) onFile?.(files[0]);
+          if (files.length > 0) onFiles?.(files);
         }}
       />
       <button

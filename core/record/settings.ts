@@ -89,8 +89,8 @@ export const settingsSchema = z.strictObject({
     .default({}),
   /** Measures taken twice: what one's own noise comes from. */
   pairs: z.array(pairSchema).max(MOST_PAIRS).default([]),
-  /** This device's lens, from pictures of the printed card. */
-  lens: lensField.optional(),
+  /** The lens of this device's camera, from pictures of the printed card. */
+  cameraLens: lensField.optional(),
   sheet: sheetSettingsSchema.default(DEFAULT_SHEET),
   forge: forgeSettingsSchema.default(DEFAULT_FORGE),
   rounds: roundsSettingsSchema.default(DEFAULT_ROUNDS),

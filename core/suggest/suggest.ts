@@ -49,11 +49,21 @@ export function tapOrder(view: PhotoView): string[] {
  * A mark is sure under this, and not suggested over that, one sd in its worst direction, mm. Set on made pictures, so that
  * a sure one is never off by a centimetre and nine suggestions of ten lie within two millimetres.
  */
-const DOUBT: Record<MeasuredView, { sureMm: number; mostMm: number }> = {
-  sole: { sureMm: 1.3, mostMm: 1.45 },
+const DOUBT: Record<MeasuredView, Doubt> = {
+  sole: { sureMm: 1.25, mostMm: 1.35 },
   side: { sureMm: 1.3, mostMm: 2 },
-  rear: { sureMm: 1, mostMm: 1.5 },
+  rear: { sureMm: 0.9, mostMm: 1.4 },
 };
+/** Where the wall runs straight back a mark a little along it measures the same width. */
+const DOUBT_ALONG: Partial<Record<string, Doubt>> = {
+  wideMedial: { sureMm: 1.6, mostMm: 1.7 },
+  wideLateral: { sureMm: 1.6, mostMm: 1.7 },
+};
+interface Doubt {
+  sureMm: number;
+  mostMm: number;
+}
+
 /** What the eye is taken to be without a known lens: over the middle of the picture, so far away, mm. */
 const UNKNOWN_HEIGHT_MM = 1500;
 
@@ -77,10 +87,10 @@ export function suggestMarks(question: SuggestQuestion): Result<Suggested> {
   if (!laid.ok) return laid;
   const { photo } = question;
   const { fitted, toPicture } = laid.value;
-  const { sureMm, mostMm } = DOUBT[photo.view];
   const marks: Suggestions = {};
   for (const mark of PHOTO_MARKS[photo.view]) {
     const placed = photo.points[mark] ? undefined : fitted.place(mark);
+    const { sureMm, mostMm } = DOUBT_ALONG[mark] ?? DOUBT[photo.view];
     if (!placed || placed.sdMm > mostMm) continue;
     const { at, sdMm } = placed;
     marks[mark] = { at: toPicture(at) as ImagePoint, sdMm, sure: sdMm <= sureMm };

@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import { useNavigate } from "react-router";
 import { CARD } from "~core/photo/card";
+import { LensProfile } from "./LensProfile";
 import "./card.css";
 
 /** The scale card at its true size, with a ruler to check the print by. */
@@ -22,6 +23,7 @@ export function CardView() {
         <Button type="primary" onClick={() => window.print()}>
           Print at true size
         </Button>
+        <LensProfile />
       </div>
       <div className="card-sheets">
         <svg

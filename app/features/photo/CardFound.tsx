@@ -3,7 +3,6 @@ import { useEffect, useState } from "react";
 import { cardInPicture } from "~app/data/pictures";
 import { useWording } from "~app/ui/useWording";
 import { CARD } from "~core/photo/card";
-import type { Corners } from "~core/photo/corners";
 import type { FoundCard } from "~core/photo/findCard";
 import { rectifyCard } from "~core/photo/rectify";
 import type { Result } from "~core/result";
@@ -29,7 +28,7 @@ export function useFoundCard(pictureId: string, wanted: boolean): Result<FoundCa
 
 interface CardFoundProps {
   found: Result<FoundCard>;
-  onTake: (corners: Corners) => void;
+  onTake: (card: FoundCard) => void;
 }
 
 /** What was found of the card, how sure it is, and the one tap that takes it; nothing counts before that. */
@@ -47,7 +46,7 @@ export function CardFound({ found, onTake }: CardFoundProps) {
         {flat.ok && `Slant ${wording.angle(flat.value.slantDeg)}, `}edges within {residualPx.toFixed(2)} px of
         a line. {!sure && "Look at its corners before you take it."}
       </p>
-      <Button type="primary" onClick={() => onTake(corners)}>
+      <Button type="primary" onClick={() => onTake(found.value)}>
         {sure ? "Take its corners" : "Take them all the same"}
       </Button>
     </div>

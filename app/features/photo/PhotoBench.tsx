@@ -97,6 +97,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
     photo,
     base,
     scale: scaleOf(marked),
+    lens: marked.lens,
     points: marked.points,
     suggested: marked.suggested,
     wanted: !again.marking,
@@ -257,13 +258,13 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
         {next === CORNERS[0] && looked && (
           <CardFound
             found={looked}
-            onTake={(four) => {
-              take(Object.fromEntries(CORNERS.map((corner, at) => [corner, four[at] as Vector])));
+            onTake={({ corners: four, lens }) => {
+              take(Object.fromEntries(CORNERS.map((corner, at) => [corner, four[at] as Vector])), lens);
               setSelected(undefined);
             }}
           />
         )}
-        {found && !again.marking && <PhotoTrust photo={found.photo} />}
+        {found && !again.marking && <PhotoTrust photo={found.photo} size={photo} lens={marked.lens} />}
         {suspicion && !again.marking && (
           <div className="lane-ask" role="group" aria-label="A question">
             <p>{wording.inOwnWords(suspicion.question)}</p>

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from "react-router";
 import { keepPicture, type KeptPicture } from "~app/data/pictures";
 import { storageTrouble } from "~app/data/trouble";
 import { useEdits } from "~app/ui/useEdits";
-import { useWording } from "~app/ui/useWording";
+import { useSettings, useWording } from "~app/ui/useWording";
 import { withPicturesWorker } from "~app/workers/pictures";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { TRACE } from "~core/photo/fill";
@@ -41,6 +41,7 @@ interface PhotoPanelProps {
 export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
   const { visit, file, limb, feet } = context;
   const wording = useWording();
+  const settings = useSettings();
   const { save } = useEdits();
   const [, setSearch] = useSearchParams();
   const [busy, setBusy] = useState<string>();
@@ -133,6 +134,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
       simulated: made.simulated,
       points: {},
       ...(focalPx !== undefined && { focalPx }),
+      ...(settings.cameraLens && !made.simulated && { lens: settings.cameraLens }),
     };
   };
   const simulate = (view: MeasuredView) =>

@@ -1,11 +1,20 @@
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
+import { atTheCorner, type Lens } from "~core/photo/lens";
 import { HAND_SD_MM, type PhotoReading } from "~core/photo/fill";
 
 const TRUST_CLASS = { square: "quiet", slanted: "brass strong", weak: "ember strong" } as const;
 
 /** How far a picture can be trusted: its slant, what its corners leave over, and whether its lens is known. */
-export function PhotoTrust({ photo }: { photo: PhotoReading["photo"] }) {
+export function PhotoTrust({
+  photo,
+  size,
+  lens,
+}: {
+  photo: PhotoReading["photo"];
+  size: { width: number; height: number };
+  lens: Lens | undefined;
+}) {
   const wording = useWording();
   const slant = wording.angle(photo.slantDeg ?? 0);
   const words = {
@@ -26,7 +35,9 @@ export function PhotoTrust({ photo }: { photo: PhotoReading["photo"] }) {
             Residual {(photo.residualMm ?? 0).toFixed(2)} mm.{" "}
             {photo.camera
               ? `Marks off the card’s plane are moved to where they are (lens from the ${photo.camera.focalFrom}).`
-              : "The lens is not known: marks off the card’s plane carry their whole error."}
+              : "The lens is not known: marks off the card’s plane carry their whole error."}{" "}
+            {lens &&
+              `The lens bends the corners by ${atTheCorner(size, lens.bend).toFixed(0)} ± ${atTheCorner(size, lens.sd).toFixed(0)} px: taken out.`}
           </p>
         </>
       )}

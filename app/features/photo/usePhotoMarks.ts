@@ -1,6 +1,7 @@
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { CARD } from "~core/photo/card";
+import type { Lens } from "~core/photo/lens";
 import { fillFromPhoto, type Filled, type PhotoReading } from "~core/photo/fill";
 import type { PhotoScale } from "~core/photo/truePhoto";
 import type { Reading } from "~core/foot/records/reading";
@@ -27,6 +28,7 @@ interface Marked {
   points: Partial<Record<string, ImagePoint>>;
   /** Points that the picture suggested, taken and not moved since. */
   suggested: readonly string[];
+  lens: Photo["lens"];
   /** Length of a two-point scale, mm; a card without it. */
   scaleMm: number | undefined;
   filled: Filled;
@@ -65,6 +67,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
   const stored: Marked = {
     points: photo.points,
     suggested: photo.suggested ?? [],
+    lens: photo.lens,
     scaleMm: typedMm ?? storedMm,
     filled: {
       values: reading?.values ?? {},
@@ -81,6 +84,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
       edits.push(changeOf("photos", photo, ["points"], now.points as Photo["points"], label));
     if (!sameValue(stored.suggested, now.suggested))
       edits.push(changeOf("photos", photo, ["suggested"], [...now.suggested], label));
+    if (!sameValue(stored.lens, now.lens)) edits.push(changeOf("photos", photo, ["lens"], now.lens, label));
     if (scaleOf(now) && !sameValue(photo.scale, scaleOf(now)))
       edits.push(changeOf("photos", photo, ["scale"], scaleOf(now) as Photo["scale"], label));
     const parts = PARTS.filter((part) => !sameValue(stored.filled[part], now.filled[part]));
@@ -106,6 +110,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
         width: photo.width,
         height: photo.height,
         focalPx: photo.focalPx,
+        lens: marked.lens,
         scale,
         points: marked.points,
       },
@@ -130,10 +135,11 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
       }),
       rest,
     );
-  /** Takes points that were suggested, all at once. */
-  const take = (found: Readonly<Record<string, Vector>>) =>
+  /** Takes points that were suggested, all at once; with the card its lens, where no profile of the device is known. */
+  const take = (found: Readonly<Record<string, Vector>>, seen?: Lens) =>
     change(
-      ({ points, suggested }) => ({
+      ({ points, suggested, lens }) => ({
+        ...(seen && !lens && { lens: seen }),
         points: {
           ...points,
           ...Object.fromEntries(Object.entries(found).map(([mark, at]) => [mark, hundredths(at)])),

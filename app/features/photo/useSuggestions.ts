@@ -13,6 +13,7 @@ interface Asked {
   photo: Photo;
   base: FootParameters;
   scale: PhotoScale | undefined;
+  lens: Photo["lens"];
   points: Partial<Record<string, ImagePoint>>;
   /** Points that were suggested themselves and not moved since. */
   suggested: readonly string[];
@@ -24,7 +25,7 @@ interface Asked {
  * Undefined before the first three, and while it is worked out.
  */
 export function useSuggestions(asked: Asked): Result<Suggested> | undefined {
-  const { photo, base, scale, points, suggested, wanted } = asked;
+  const { photo, base, scale, lens, points, suggested, wanted } = asked;
   const { view } = photo;
   const reader = useRef<ReturnType<typeof suggestingPicture>>(undefined);
   const [answer, setAnswer] = useState<{ key: string; found: Result<Suggested> | undefined }>();
@@ -34,7 +35,7 @@ export function useSuggestions(asked: Asked): Result<Suggested> | undefined {
     isMeasured(view) &&
     scale?.kind === "card" &&
     FIRST_TAPS[view].every((mark) => points[mark] !== undefined);
-  const key = ready ? JSON.stringify([photo.id, scale, byHand]) : undefined;
+  const key = ready ? JSON.stringify([photo.id, scale, lens, byHand]) : undefined;
   useEffect(
     () => () => {
       reader.current?.end();
@@ -50,7 +51,7 @@ export function useSuggestions(asked: Asked): Result<Suggested> | undefined {
       const { width, height, focalPx } = photo;
       void reader.current
         .suggest({
-          photo: { view, width, height, focalPx, scale, points: byHand },
+          photo: { view, width, height, focalPx, lens, scale, points: byHand },
           base,
           handSdMm: HAND_SD_MM,
         })
