@@ -160,6 +160,16 @@ test("a file that is no picture, a damaged one and a phone's own format are said
   await expect(page.getByRole("button", { name: /Open the photograph/ })).toHaveCount(0);
 });
 
+test("a phone’s own format is read: it is kept as a picture that every browser shows, and its card is found", async ({
+  page,
+}) => {
+  await openVisit(page, "survey");
+  await take(page, "side", "tests/files/side.heic");
+  await expect(page.getByRole("button", { name: "Take its corners" })).toBeVisible();
+  await page.goto(`${SURVEY}&way=photo`);
+  await expect(page.getByRole("button", { name: /Open the photograph: From the outside/ })).toBeVisible();
+});
+
 test("the simulated camera takes a picture that is called simulated; the wheel zooms, the loupe follows", async ({
   page,
 }) => {

@@ -13,6 +13,10 @@ const NAMES: Record<MeasuredView, string> = {
 };
 const suggested = (page: Page) => page.getByRole("group", { name: "Marks the picture suggests" });
 
+/** A mark's name as the demo's user reads it. */
+const nameOf = (view: MeasuredView, mark: string): string =>
+  photoMarkFacts(view, mark).name.replace("medial", "inside").replace("lateral", "outside");
+
 /** A picture is taken and its card found; then the first three marks are tapped. */
 async function threeTaps(page: Page, view: MeasuredView, tap: boolean) {
   const { file, truth, foot } = photograph(view);
@@ -83,4 +87,37 @@ test("a suggestion is dragged to correct it, or moved by the arrow keys, and is 
   await page.keyboard.press("Shift+ArrowLeft");
   await expect(page.getByRole("button", { name: "Wall, middle", exact: true }).first()).toBeVisible();
   await expect(pale).toHaveCount(0);
+});
+
+test("a foot from three pictures by touch at phone size: under thirty touches, and every view reads", async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await openVisit(page, "survey");
+  let touches = 0;
+  for (const view of ["sole", "side", "rear"] as const) {
+    const { truth } = await threeTaps(page, view, true);
+    touches += 1 + FIRST_TAPS[view].length;
+    const step = page.getByRole("region", { name: "Next mark" });
+    const all = suggested(page).getByRole("button", { name: /^Take (all \d|it)/ });
+    for (;;) {
+      if (await all.isVisible()) {
+        await all.tap();
+        touches++;
+        await expect(all).toHaveCount(0);
+      }
+      const asked = await step.locator(".marking-next").innerText();
+      const mark = PHOTO_MARKS[view].find((one) => nameOf(view, one) === asked);
+      if (!mark || photoMarkFacts(view, mark).optional) break;
+      await placeMark(page, truth, mark, true);
+      touches++;
+      await expect(step.locator(".marking-next")).not.toHaveText(asked);
+      await page.waitForLoadState("networkidle");
+    }
+    await expect(page.getByRole("table", { name: "What the picture says" })).toBeVisible();
+  }
+  expect(touches).toBeLessThan(30);
+  test.info().annotations.push({ type: "touches", description: String(touches) });
+  await context.close();
 });

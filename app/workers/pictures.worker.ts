@@ -35,12 +35,17 @@ async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
   const kind = pictureType(new Uint8Array(await file.slice(0, 16).arrayBuffer()));
   if (!kind.ok) return kind;
   const focal = focalOf(file);
-  let bitmap: ImageBitmap;
-  try {
-    bitmap = await createImageBitmap(file, { imageOrientation: "from-image" });
-  } catch {
-    return fail("damaged", "picture", "This picture is damaged or cut off. Take or choose another one.");
-  }
+  const bitmap = await createImageBitmap(file, { imageOrientation: "from-image" }).catch(() =>
+    kind.value === "image/heic" ? heicBitmap(file) : undefined,
+  );
+  if (!bitmap)
+    return kind.value === "image/heic"
+      ? fail(
+          "heic",
+          "picture",
+          "This picture is in a phone’s own format (HEIC) and could not be read here. In the phone’s camera settings choose “most compatible”, or share it as JPEG.",
+        )
+      : fail("damaged", "picture", "This picture is damaged or cut off. Take or choose another one.");
   const size = keptSize(bitmap.width, bitmap.height);
   if (Math.min(size.width, size.height) < LEAST_EDGE_PX) {
     const said = `${bitmap.width} by ${bitmap.height}`;
@@ -66,6 +71,21 @@ async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
     ...(focal35 !== undefined && { focalPx: focalPixels(focal35, size.width, size.height) }),
   };
   return ok(ready);
+}
+
+/** A picture in a phone's own format, decoded by a library that is fetched when it is first wanted. */
+async function heicBitmap(file: Blob): Promise<ImageBitmap | undefined> {
+  try {
+    const { default: load } = await import("libheif-js/libheif-wasm/libheif-bundle.mjs");
+    const heif = load();
+    const [image] = new heif.HeifDecoder().decode(new Uint8Array(await file.arrayBuffer()));
+    if (!image) return undefined;
+    const pixels = new ImageData(image.get_width(), image.get_height());
+    const shown = await new Promise<boolean>((done) => image.display(pixels, (made) => done(made !== null)));
+    return shown ? await createImageBitmap(pixels) : undefined;
+  } catch {
+    return undefined;
+  }
 }
 
 /** 35 mm equivalent focal length from the picture's own data; pictures without any are common. */

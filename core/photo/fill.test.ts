@@ -113,14 +113,16 @@ describe("picture files", () => {
     ["\xff\xd8\xff\xe0", "image/jpeg"],
     ["\x89PNG\r\n\x1a\n", "image/png"],
     ["RIFF\0\0\0\0WEBPVP8 ", "image/webp"],
+    ["\0\0\0\x18ftypheic", "image/heic"],
+    ["\0\0\0\x18ftypmif1", "image/heic"],
+    ["\0\0\0\x18ftypavif", "image/heic"],
   ])("%j is taken", (start, type) => {
     expect(pictureType(bytes(start))).toEqual({ ok: true, value: type });
   });
 
   test.each([
     ["", "empty"],
-    ["\0\0\0\x18ftypheic", "heic"],
-    ["\0\0\0\x18ftypmif1", "heic"],
+    ["\0\0\0\x18ftypisom", "foreign"],
     ["<svg onload=alert(1)>", "foreign"],
   ])("%j is refused: %s", (start, code) => {
     const found = pictureType(bytes(start));
