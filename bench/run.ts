@@ -25,6 +25,7 @@ import {
 } from "./core";
 import { groundRedraws, timeGround } from "./ground";
 import { cardFigures } from "./cards";
+import { suggestionFigures, suggestionTable } from "./suggestions";
 import { timeForecast, timeMoveCosts, timeRounds } from "./rounds";
 import { chooseLargeFilm, timeFilmNumbers, vetSheetMs } from "./films";
 import {
@@ -130,6 +131,9 @@ try {
   const practice = (await practiceReady(page, 18)).sort((a, b) => a - b);
   const ground = timeGround();
   const cards = cardFigures(500, 200);
+  const suggestions = suggestionFigures(500);
+  const [suggestedIn] = suggestions.rows;
+  const soles = suggestions.rows.find(({ of }) => of === "sole");
   const photo = photoAccuracy();
   const fits = timeFit();
   const cutLists = await timeCutList();
@@ -206,6 +210,11 @@ try {
     ["worst corner of a sure card, 95th percentile", cards.missPx95, 0.3, "px"],
     ["card looked for in 1280 by 960, median", cards.liveMs, 150, "ms"],
     ["card looked for in 12 megapixels, median", cards.largeMs, 500, "ms"],
+    ["marks suggested after three taps, off by over 2 mm", 1 - (suggestedIn?.within2 ?? 0), 0.1, "of them"],
+    ["sure marks off by over 6 mm, in 500 made pictures", suggestedIn?.over6 ?? 1, 0, "of them"],
+    ["numbers read off by over 1.5° or 3 mm", 1 - (suggestedIn?.right ?? 0), 0.1, "of them"],
+    ["marks of a sole placed by hand, median", soles?.taps ?? Number.NaN, 6, "taps"],
+    ["marks suggested in one picture, median", suggestions.ms, 300, "ms"],
     ["photo, marks in the card's plane to 30 deg: worst angle", photo.flatDeg, 0.1, "deg"],
     ["photo, marks in the card's plane to 30 deg: worst length", photo.flatMm, 0.3, "mm"],
     ["photo, marks off the plane to 10 deg: worst angle", photo.offDeg, 1, "deg"],
@@ -227,6 +236,10 @@ try {
   );
   console.log(
     `for information: 1 mm of hand on every mark is ${photo.handSd.toFixed(2)} deg of spread (sd) in the dorsal angle`,
+  );
+  console.log(`\n${suggestionTable(suggestions).join("\n")}`);
+  console.log(
+    `the same foot twice differs by (one sd) ${suggestions.again.angle.toFixed(2)} deg and ${suggestions.again.length.toFixed(2)} mm`,
   );
   if (rows.some(([, measured, bound]) => !(measured <= bound))) process.exitCode = 1;
 } finally {

@@ -76,6 +76,7 @@ function tapped(random: Random, truth: MarkedPhoto, mark: string): ImagePoint {
 interface Miss {
   mark: string;
   offMm: number;
+  sdMm: number;
   sure: boolean;
 }
 interface Outcome extends Pick<Subject, "view" | "conditions" | "slantDeg"> {
@@ -91,7 +92,7 @@ interface Outcome extends Pick<Subject, "view" | "conditions" | "slantDeg"> {
 }
 
 /** One picture worked through: card, three taps, what is suggested, the sure ones taken, the rest by hand. */
-function workThrough(random: Random, one: Subject): Outcome | undefined {
+export function workThrough(random: Random, one: Subject): Outcome | undefined {
   const { view, truth, straight, rgba, foot, conditions, slantDeg } = one;
   const { width, height } = truth;
   const card = findCard(greyOf(rgba, width, height));
@@ -131,6 +132,7 @@ function workThrough(random: Random, one: Subject): Outcome | undefined {
   const misses = Object.entries(first).map(([mark, s]): Miss => ({
     mark,
     sure: s?.sure ?? false,
+    sdMm: s?.sdMm ?? 0,
     offMm: markMiss(view, mark, put.ok ? (put.value.marks[mark]?.mm ?? [0, 0]) : [0, 0], trueAt),
   }));
   const wanted = tapOrder(view).filter((mark) => !photoMarkFacts(view, mark).optional);
@@ -234,7 +236,7 @@ export interface SuggestionFigures {
 }
 
 /** Marks suggested in `n` made pictures, and in a part of them the same foot a second time. */
-export function suggestionFigures(n: number, seed = 90_002): SuggestionFigures {
+export function suggestionFigures(n: number, seed = 90_004): SuggestionFigures {
   const random = seededRandom(seed);
   const all: Outcome[] = [];
   const apart: Record<string, number[]> = { "°": [], mm: [] };

@@ -118,7 +118,9 @@ describe("measure", () => {
       }
       const [a, b] = [value(scoreMarks(task, mine)), value(scoreMarks(mirror, theirs))];
       expect(a.score).toBeLessThan(99);
-      expect(b.score).toBeCloseTo(a.score, 6);
+      // The limb's middle lies as far off the plane as the limb does, so that its line leans a little with the place of the
+      // camera, which is not mirrored.
+      expect(Math.abs(b.score - a.score)).toBeLessThan(view === "rear" ? 0.05 : 1e-6);
     }
   });
 

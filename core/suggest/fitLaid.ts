@@ -40,6 +40,8 @@ const INNER = "liveSole";
 const INNER_FROM = 2;
 /** An edge that is as clear as it comes: scatter of one place of it, mm. */
 const EDGE_SD_MM = 0.8;
+/** Nothing is placed better than so many times that well. */
+const SHARPEST = 3;
 /** Beyond so many standard deviations a place counts less and less. Source: Huber 1964, Ann. Math. Stat. 35:73. */
 const HUBER = 1.5;
 /** An edge further than so many standard deviations from where the taps let it be is another one. */
@@ -59,7 +61,7 @@ const STEP_PART = 0.02;
  */
 const OWN = { sdMm: 0.8, reachMm: 32 };
 const MARK_SD_MM = 0.35;
-const MISLED = { sdMm: 0.6, reachMm: 7 };
+const MISLED = { sdMm: 0.35, reachMm: 7 };
 
 /** One number that was seen: a direction at a place, how it moves with the foot's numbers, what is left over, its scatter. */
 interface Witness {
@@ -135,7 +137,7 @@ export function fitLaid(question: FitQuestion, start: readonly number[]): Fitted
           out[index] as Vector,
         );
         if (Math.abs(from) > MOST_SDS * (tapped?.sdMm ?? 1)) continue;
-        const sdMm = EDGE_SD_MM / clear;
+        const sdMm = EDGE_SD_MM / Math.max(clear, Math.min(SHARPEST, found.sharp[index] ?? 0));
         const beyond = Math.abs(left - (off[index]?.by ?? 0)) / Math.hypot(sdMm, off[index]?.sdMm ?? 0);
         witnesses.push({
           at,

@@ -29,6 +29,8 @@ export interface FoundEdge {
   off: Float64Array;
   /** 0 = nothing there, 1 = as clear as it comes. */
   clear: Float64Array;
+  /** The same without a bound: twice as sharp a step is placed twice as well. */
+  sharp: Float64Array;
   /** The means of both sides at each place: inner red, green, blue, outer red, green, blue. */
   sides: Float64Array;
 }
@@ -191,6 +193,7 @@ function bestWay(seen: Seen, guess: EdgeGuess, ways: Ways): FoundEdge {
   const best = wayThrough(worth, guess, ways);
   const off = new Float64Array(places);
   const clear = new Float64Array(places);
+  const sharp = new Float64Array(places);
   const sides = new Float64Array(6 * places);
   const apart = (OTHER_MM * pxPerMm) / step;
   for (let place = 0; place < places; place++) {
@@ -206,7 +209,7 @@ function bestWay(seen: Seen, guess: EdgeGuess, ways: Ways): FoundEdge {
   const other = wayThrough(worth, guess, ways);
   const less = half > apart ? (best.worth - other.worth) / places : Number.POSITIVE_INFINITY;
   const trust = min(1, Math.max(0, less / WORTH_LESS));
-  return { off, clear: clear.map((one) => one * trust), sides };
+  return { off, clear: clear.map((one) => one * trust), sharp: sharp.map((one) => one * trust), sides };
 }
 /** Worth of a place that may not be taken. */
 const NOT_HERE = 1e6;

@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { describe, expect, test } from "@jest/globals";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { sizeFactor, type FootParameters } from "../foot/parametric/parameters";
@@ -12,6 +13,7 @@ import { besideTheHorse, type Conditions } from "../simulator/conditions";
 import { renderScene } from "../simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "../simulator/scene";
 import { projected, type Shot } from "../simulator/camera";
+import { HOW_GOOD, HOW_GOOD_LINE } from "./howGood";
 import { FIRST_TAPS, suggestMarks, tapOrder, type Suggested, type SuggestQuestion } from "./suggest";
 
 const SHOT: Shot = {
@@ -125,7 +127,7 @@ describe("marks that suggest themselves", () => {
   test("in pictures as they are taken beside a horse no sure one is off by six millimetres", () => {
     const random = seededRandom(77);
     const misses: number[] = [];
-    for (let round = 0; round < 15; round++) {
+    for (let round = 0; round < 21; round++) {
       const view = MEASURED_VIEWS[round % 3] ?? "sole";
       const { foot } = practiceFoot(random, { count: round % 4, size: 1 });
       const picture = take(view, foot, {
@@ -211,4 +213,19 @@ test("the first taps are asked first, then those that help, then what is left; e
     "sulcusBack",
     "frogApex",
   ]);
+});
+
+test("the line on the screen is what the page on how good it is says was measured", () => {
+  const page = readFileSync("docs/how-good.md", "utf8");
+  const row =
+    /\| all +\|([^\n]*)/
+      .exec(page)?.[1]
+      ?.split("|")
+      .map((cell) => cell.trim()) ?? [];
+  const [, , within2 = "", , , over6 = ""] = row;
+  expect(page).toContain(`${HOW_GOOD.pictures} made pictures`);
+  expect(within2).toBe(`${Math.round(100 * HOW_GOOD.within2Part)} %`);
+  expect(Number(over6)).toBe(HOW_GOOD.overSixMm);
+  expect(page).toContain(`${HOW_GOOD.angleSdDeg}°`);
+  expect(HOW_GOOD_LINE).toMatch(/^On .*\.$/);
 });

@@ -50,14 +50,18 @@ export function tapOrder(view: PhotoView): string[] {
  * a sure one is never off by a centimetre and nine suggestions of ten lie within two millimetres.
  */
 const DOUBT: Record<MeasuredView, Doubt> = {
-  sole: { sureMm: 1.25, mostMm: 1.35 },
+  sole: { sureMm: 1.2, mostMm: 1.3 },
   side: { sureMm: 1.3, mostMm: 2 },
   rear: { sureMm: 0.9, mostMm: 1.4 },
 };
-/** Where the wall runs straight back a mark a little along it measures the same width. */
-const DOUBT_ALONG: Partial<Record<string, Doubt>> = {
-  wideMedial: { sureMm: 1.6, mostMm: 1.7 },
-  wideLateral: { sureMm: 1.6, mostMm: 1.7 },
+/**
+ * Marks with bounds of their own. Where the wall runs straight back a mark a little along it measures the same width; where
+ * a single short edge says where a mark lies, it is never sure, and far up the pastern it has to be surer than elsewhere.
+ */
+const OWN_DOUBT: Partial<Record<MeasuredView, Partial<Record<string, Doubt>>>> = {
+  sole: { wideMedial: { sureMm: 1.42, mostMm: 1.42 }, wideLateral: { sureMm: 1.42, mostMm: 1.42 } },
+  side: { hairlineHeel: { sureMm: 0, mostMm: 2 }, pasternHigh: { sureMm: 0.75, mostMm: 2 } },
+  rear: { hairlineMedial: { sureMm: 0, mostMm: 1.4 }, hairlineLateral: { sureMm: 0, mostMm: 1.4 } },
 };
 interface Doubt {
   sureMm: number;
@@ -90,7 +94,7 @@ export function suggestMarks(question: SuggestQuestion): Result<Suggested> {
   const marks: Suggestions = {};
   for (const mark of PHOTO_MARKS[photo.view]) {
     const placed = photo.points[mark] ? undefined : fitted.place(mark);
-    const { sureMm, mostMm } = DOUBT_ALONG[mark] ?? DOUBT[photo.view];
+    const { sureMm, mostMm } = OWN_DOUBT[photo.view]?.[mark] ?? DOUBT[photo.view];
     if (!placed || placed.sdMm > mostMm) continue;
     const { at, sdMm } = placed;
     marks[mark] = { at: toPicture(at) as ImagePoint, sdMm, sure: sdMm <= sureMm };

@@ -8,6 +8,7 @@ import { useSettings, useWording } from "~app/ui/useWording";
 import { withPicturesWorker } from "~app/workers/pictures";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { TRACE } from "~core/photo/fill";
+import { HOW_GOOD_LINE } from "~core/suggest/howGood";
 import {
   isMeasured,
   MEASURED_VIEWS,
@@ -171,6 +172,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
           Print the card
         </Link>
       </p>
+      <p className="quiet photo-note">{HOW_GOOD_LINE}</p>
       {busy && (
         <p role="status" className="strong">
           {busy}
