@@ -5,7 +5,7 @@ import { FIRST_TAPS } from "~core/suggest/suggest";
 import { PHOTO_MARKS } from "~core/photo/views";
 import { CHROMIUM } from "../playwright.config";
 import { markAll } from "./markPicture";
-import { videoFile } from "./photoFile";
+import { photograph, videoFile } from "./photoFile";
 import { expect, openVisit, test, TODAY } from "./round";
 
 const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey?foot=LF&way=photo`;
@@ -61,6 +61,8 @@ test("the live frame tells card, slant, light and sharpness; the shutter goes by
     await expect(camera(page)).toContainText("From the outside, left fore");
     await expect(told).toContainText("seen");
     await expect(told).toContainText(/[0-9.]+°/);
+    // The same card in the same place is no second picture: it waits until the camera was moved.
+    await expect(camera(page)).toContainText("Then one more view");
     await camera(page).getByRole("button", { name: "Close" }).tap();
     await page.getByRole("button", { name: "Take its corners" }).tap();
     await markAll(page, truth, PHOTO_MARKS.sole, { from: 4, most: 4 + FIRST_TAPS.sole.length, tap: true });
@@ -80,6 +82,59 @@ test("a slanted card is told and never taken by itself, but may be by hand", asy
     await camera(page).getByRole("button", { name: "Close" }).tap();
     await expect(page.getByRole("heading", { name: "Sole, left fore" })).toBeVisible();
   });
+});
+
+test("by hand through all views of a foot, then on with the next foot of the day’s order", async ({
+  baseURL,
+}) => {
+  const { video } = videoFile("sole", { slantDeg: 18 });
+  await withCamera("through", video, baseURL, async (page) => {
+    await openCamera(page);
+    for (const view of ["Sole", "From the outside", "From behind"]) {
+      await expect(camera(page).getByRole("heading", { name: `${view}, left fore` })).toBeVisible();
+      await expect(camera(page).locator(".camera-told")).toContainText("seen");
+      await camera(page).getByRole("button", { name: "Take it now" }).tap();
+    }
+    await expect(camera(page)).toContainText("All views of the left fore are taken.");
+    await camera(page).getByRole("button", { name: "On: right fore" }).tap();
+    await expect(camera(page).getByRole("heading", { name: "Sole, right fore" })).toBeVisible();
+    await camera(page).getByRole("button", { name: "Close" }).tap();
+    await expect(page.getByRole("button", { name: "Open the photograph" })).toHaveCount(0);
+  });
+});
+
+test("a lens is known after five pictures of the card, not after four; it goes with the pictures taken after", async ({
+  page,
+}) => {
+  const pictures = [0, 1, 2, 3, 4].map(
+    (at) =>
+      photograph(
+        "side",
+        "LF",
+        {},
+        {},
+        {
+          azimuthDeg: 70 * at,
+          rollDeg: 4 * at,
+          focal35: 190,
+          bend: { third: -0.06, fifth: 0 },
+        },
+      ).file,
+  );
+  await openVisit(page, "survey");
+  await page.goto("/card");
+  const lens = page.getByRole("region", { name: "Your camera’s lens" });
+  const choose = page.locator('input[aria-label="Choose 5 pictures of the card"]');
+  await choose.setInputFiles(pictures.slice(0, 4));
+  await expect(lens.getByRole("alert")).toContainText("5 are wanted");
+  await choose.setInputFiles(pictures);
+  await expect(lens.getByRole("status")).toContainText(/It bends by [4-9]\.\d ± 0\.\d %/);
+  await lens.getByRole("button", { name: "Keep this lens" }).click();
+  await expect(lens).toContainText("Known:");
+  await page.goto(SURVEY);
+  await page.locator('input[aria-label="Take or choose: from the outside"]').setInputFiles(pictures[0] ?? []);
+  await page.getByRole("button", { name: "Take its corners" }).click();
+  await expect(page.getByText(/The lens bends the corners by \d+ ± \d+ px/)).toBeVisible();
 });
 
 test("no card in the picture is said, and no camera at all leaves the file chooser", async ({

@@ -53,10 +53,11 @@ export function photograph(
   limb: Limb = "LF",
   change: Partial<FootParameters> = {},
   conditions: Partial<Conditions> = {},
+  shot: Partial<Shot> = {},
 ): { file: { name: string; mimeType: string; buffer: Buffer }; truth: MarkedPhoto; foot: FootParameters } {
   const foot = { ...ordinaryFoot(limb, { kind: "cob", massKg: 520 }), ...change };
   const scene = sceneOf(foot, view);
-  const camera = aimAt(scene, SHOT);
+  const camera = aimAt(scene, { ...SHOT, ...shot });
   const buffer = pngFile(renderScene(scene, camera, 11, conditions), camera.width, camera.height);
   return {
     file: { name: `${view}.png`, mimeType: "image/png", buffer },

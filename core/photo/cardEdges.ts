@@ -1,3 +1,4 @@
+import { bestLine, crossing, type Line } from "../geometry/line";
 import { dot, minus, plus, times, type Vector } from "../geometry/vector";
 import { middleOf, type Corners } from "./corners";
 import { greyAt, type GreyPicture } from "./grey";
@@ -18,11 +19,6 @@ const OFF_LINE_TIMES = 2.5;
 /** A line is first laid through the middle of its edge, from here to the same place before its end: corners bend. */
 const MIDDLE_FROM = 0.2;
 
-/** A line: a place on it and its direction. */
-interface Line {
-  at: Vector;
-  along: Vector;
-}
 /** One straight edge, fitted. */
 export interface EdgeLine extends Line {
   /** Part of the places that lie on it. */
@@ -92,18 +88,7 @@ function lineThrough(points: readonly { at: Vector; middle: boolean }[]): EdgeLi
   let line: EdgeLine | undefined;
   for (let round = 0; round < 8; round++) {
     if (kept.length < (round === 0 ? 0.5 : 1) * LEAST_ON_LINE * EDGE_PLACES) return undefined;
-    const at = times(
-      kept.reduce<Vector>((sum, one) => plus(sum, one), [0, 0]),
-      1 / kept.length,
-    );
-    let [xx, xy, yy] = [0, 0, 0];
-    for (const [x, y] of kept) {
-      xx += (x - at[0]) ** 2;
-      xy += (x - at[0]) * (y - at[1]);
-      yy += (y - at[1]) ** 2;
-    }
-    const turn = 0.5 * Math.atan2(2 * xy, xx - yy);
-    const along: Vector = [Math.cos(turn), Math.sin(turn)];
+    const { at, along, squares } = bestLine(kept);
     const off = (point: Vector) => abs(dot(minus(point, at), [-along[1], along[0]]));
     const usual = [...kept].map(off).sort((a, b) => a - b)[Math.floor(kept.length / 2)] ?? 0;
     const most = max(OFF_LINE_PX, OFF_LINE_TIMES * usual);
@@ -112,7 +97,7 @@ function lineThrough(points: readonly { at: Vector; middle: boolean }[]): EdgeLi
       at,
       along,
       on: kept.length / EDGE_PLACES,
-      squares: kept.reduce((sum, point) => sum + off(point) ** 2, 0),
+      squares,
       count: kept.length,
       points: kept,
     };
@@ -120,14 +105,6 @@ function lineThrough(points: readonly { at: Vector; middle: boolean }[]): EdgeLi
     kept = next;
   }
   return line;
-}
-
-function crossing(a: Line, b: Line): Vector | undefined {
-  const across = a.along[0] * b.along[1] - a.along[1] * b.along[0];
-  if (abs(across) < 0.05) return undefined;
-  const between = minus(b.at, a.at);
-  const t = (between[0] * b.along[1] - between[1] * b.along[0]) / across;
-  return plus(a.at, times(a.along, t));
 }
 
 /** The edges of a figure that is black outside and white inside (`way` -1), or the other way round (1). */

@@ -1,11 +1,12 @@
 import { homographyFrom, inverseHomography, mapPoint, type Homography } from "../geometry/homography";
+import { bestLine } from "../geometry/line";
 import { distance, type ImagePoint, type Vector } from "../geometry/vector";
 import { fail, ok, type Result } from "../result";
 import { CARD } from "./card";
 import { cornersOf, edgesOf, type EdgeLine } from "./cardEdges";
 import { frameLike, plumbLike } from "./cardLike";
 import { areaOf, middleOf, sideOf, type Corners } from "./corners";
-import { bentAgain, bothLenses, lensOfEdges, lineOf, straightened, USUAL_LENS, type Lens } from "./lens";
+import { bentAgain, bothLenses, lensOfEdges, straightened, USUAL_LENS, type Lens } from "./lens";
 import { darkQuads } from "./darkQuads";
 import { darkPlaces, shrunkBy, type GreyPicture } from "./grey";
 
@@ -89,7 +90,7 @@ export function findCard(picture: GreyPicture): Result<FoundCard> {
 /** The corners where the edges cross without the lens's bend, put back into the picture. */
 function unbentCorners({ corners, edges }: Judged, picture: GreyPicture, { bend }: Lens): Corners {
   const crossed = cornersOf(
-    edges.map((edge) => lineOf(edge.map((point) => straightened(picture, bend, point)))),
+    edges.map((edge) => bestLine(edge.map((point) => straightened(picture, bend, point)))),
   );
   if (!crossed) return corners;
   const back = crossed.map((corner) => bentAgain(picture, bend, corner));

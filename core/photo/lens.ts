@@ -1,4 +1,5 @@
-import { dot, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
+import { bestLine } from "../geometry/line";
+import type { ImagePoint, Vector } from "../geometry/vector";
 import { fail, ok, type Result } from "../result";
 
 /**
@@ -44,21 +45,6 @@ export function bentAgain({ width, height }: Size, bend: number, [x, y]: Vector)
 const STEP = 0.02;
 const SHARED = 6;
 
-/** Squared distances of points from the line that fits them best, added up, px2. */
-function offLine(points: readonly Vector[]): number {
-  const middle = times(
-    points.reduce<Vector>((sum, one) => plus(sum, one), [0, 0]),
-    1 / points.length,
-  );
-  let [xx, xy, yy] = [0, 0, 0];
-  for (const [x, y] of points.map((one) => minus(one, middle))) {
-    xx += x * x;
-    xy += x * y;
-    yy += y * y;
-  }
-  return (xx + yy) / 2 - Math.hypot((xx - yy) / 2, xy);
-}
-
 /**
  * The lens from edges that are straight in truth, each as the points that were found along it: the bend that makes them
  * straightest. Undefined where the edges tell nothing of it.
@@ -68,7 +54,10 @@ export function lensOfEdges(edges: readonly (readonly Vector[])[], size: Size): 
   const free = count - 2 * edges.length - 1;
   if (free < 10) return undefined;
   const at = (bend: number) =>
-    edges.reduce((sum, edge) => sum + offLine(edge.map((point) => straightened(size, bend, point))), 0);
+    edges.reduce(
+      (sum, edge) => sum + bestLine(edge.map((point) => straightened(size, bend, point))).squares,
+      0,
+    );
   let bend = 0;
   let curve = 0;
   // The sum is a parabola but for the smallest terms: two steps reach its foot.
@@ -122,21 +111,3 @@ export function lensProfile(each: readonly Lens[]): Result<Lens> {
 /** How far a bend moves a point at the corner of a picture, px. */
 export const atTheCorner = ({ width, height }: Size, bend: number): number =>
   (bend * Math.hypot(width, height)) / 2;
-
-/** A line through points, as a place on it and its direction. */
-export function lineOf(points: readonly Vector[]): { at: Vector; along: Vector } {
-  const at = times(
-    points.reduce<Vector>((sum, one) => plus(sum, one), [0, 0]),
-    1 / points.length,
-  );
-  let [xx, xy, yy] = [0, 0, 0];
-  for (const one of points) {
-    const off = minus(one, at);
-    xx += off[0] ** 2;
-    xy += off[0] * off[1];
-    yy += off[1] ** 2;
-  }
-  const turn = 0.5 * Math.atan2(2 * xy, xx - yy);
-  const along: Vector = [Math.cos(turn), Math.sin(turn)];
-  return dot(along, along) > 0 ? { at, along } : { at, along: [1, 0] };
-}

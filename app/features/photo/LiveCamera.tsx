@@ -130,3 +130,31 @@ export function LiveCamera({ limb, view, left, busy, onShot, onClose }: LiveCame
     </section>
   );
 }
+
+interface ViewsTakenProps {
+  limb: Limb;
+  /** The foot that comes next in the day's order, where it has views to be taken. */
+  nextFoot: Limb | undefined;
+  onNext: (limb: Limb) => void;
+  onMark: () => void;
+}
+
+/** All views of a foot are taken: on with the next foot of the day's order, or to the marks. */
+export function ViewsTaken({ limb, nextFoot, onNext, onMark }: ViewsTakenProps) {
+  const wording = useWording();
+  return (
+    <section className="camera camera-taken" aria-label="Camera">
+      <h2>All views of the {wording.limb(limb)} are taken.</h2>
+      <footer className="camera-acts">
+        {nextFoot && (
+          <Button type="primary" size="large" onClick={() => onNext(nextFoot)}>
+            On: {wording.limb(nextFoot)}
+          </Button>
+        )}
+        <Button size="large" onClick={onMark}>
+          Mark them
+        </Button>
+      </footer>
+    </section>
+  );
+}

@@ -19,9 +19,10 @@ import {
   type PhotoView,
 } from "~core/photo/views";
 import type { Photo } from "~core/photo/photoRecord";
+import type { Limb } from "~core/foot/limb";
 import type { Moment } from "~core/foot/records/reading";
 import type { StageContext } from "~app/stage/stageContext";
-import { LiveCamera } from "./LiveCamera";
+import { LiveCamera, ViewsTaken } from "./LiveCamera";
 import { hasCamera } from "./useCamera";
 import { CORNERS } from "./usePhotoMarks";
 import { TakeButton } from "~app/ui/TakeButton";
@@ -30,6 +31,9 @@ import "./photo.css";
 
 /** How the simulated camera stands: near enough to square, zoomed in, from 1.6 m. */
 const SIMULATED = { rollDeg: 1.5, distanceMm: 1600, focal35: 165, width: 1280, height: 960 };
+
+/** What stands in the address in place of a view when all of a foot's are taken. */
+const ALL_TAKEN = "taken";
 
 interface PhotoPanelProps {
   context: StageContext;
@@ -40,27 +44,36 @@ interface PhotoPanelProps {
 
 /** The photographs of this foot by view: take or choose one, or let the simulated camera take it. */
 export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
-  const { visit, file, limb, feet } = context;
+  const { visit, file, limb, feet, nextFoot } = context;
   const wording = useWording();
   const settings = useSettings();
   const { save } = useEdits();
-  const [, setSearch] = useSearchParams();
+  const [search, setSearch] = useSearchParams();
   const [busy, setBusy] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
   // A foot of a case is pictured from the front and at its defect too.
   const inCase = file.cases.some(({ status, feet: own }) => status === "open" && own.includes(limb));
   const views: readonly PhotoView[] = inCase ? PHOTO_VIEWS : MEASURED_VIEWS;
   const photos = feet[limb].photos.filter((photo) => photo.moment === moment);
-  const open = (id: string) =>
+  const go = (places: Readonly<Record<string, string | undefined>>) =>
     setSearch(
       (now) => {
-        const search = new URLSearchParams(now);
-        search.set("photo", id);
-        return search;
+        const next = new URLSearchParams(now);
+        for (const [name, value] of Object.entries(places))
+          if (value === undefined) next.delete(name);
+          else next.set(name, value);
+        return next;
       },
       { preventScrollReset: true },
     );
-  const [looking, setLooking] = useState<{ view: PhotoView; then: readonly PhotoView[]; first?: string }>();
+  const open = (id: string) => go({ photo: id, camera: undefined });
+  // Which view the camera is held to stands in the address, so that it goes on with the next foot.
+  const camera = search.get("camera");
+  const looking = camera === ALL_TAKEN ? ALL_TAKEN : views.find((view) => view === camera);
+  const toTake = (of: Limb, from = 0): PhotoView[] =>
+    views
+      .slice(from)
+      .filter((view) => !feet[of].photos.some((photo) => photo.moment === moment && photo.view === view));
   /** Keeps a picture; its record's id, or nothing where it could not be kept. */
   const take = async (
     view: PhotoView,
@@ -97,23 +110,19 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
     const id = await take(...asked);
     if (id !== undefined) open(id);
   };
-  /** Views of this foot that have no picture yet, from one on. */
-  const lookFrom = (view: PhotoView) =>
-    setLooking({
-      view,
-      then: views
-        .slice(views.indexOf(view) + 1)
-        .filter((other) => !photos.some((photo) => photo.view === other)),
-    });
   const shot = async (picture: Blob) => {
-    if (!looking || busy !== undefined) return;
-    const id = await take(looking.view, () => Promise.resolve({ file: picture }), false);
-    if (id === undefined) return setLooking(undefined);
-    const first = looking.first ?? id;
-    const [view, ...then] = looking.then;
-    if (view) return setLooking({ view, then, first });
-    setLooking(undefined);
-    open(first);
+    if (!looking || looking === ALL_TAKEN || busy !== undefined) return;
+    const id = await take(looking, () => Promise.resolve({ file: picture }), false);
+    if (id === undefined) return go({ camera: undefined });
+    go({ camera: toTake(limb, views.indexOf(looking) + 1)[0] ?? ALL_TAKEN });
+  };
+  /** The camera is left; the first picture that nothing is marked in is opened. */
+  const leaveCamera = () => {
+    const unmarked = views
+      .flatMap((view) => photos.filter((photo) => photo.view === view))
+      .find(({ points }) => Object.keys(points).length === 0);
+    if (unmarked) open(unmarked.id);
+    else go({ camera: undefined });
   };
   const photoRecord = (
     kept: KeptPicture,
@@ -153,18 +162,24 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
     );
   return (
     <div className="photos bench-lane">
-      {looking && (
-        <LiveCamera
+      {looking === ALL_TAKEN ? (
+        <ViewsTaken
           limb={limb}
-          view={looking.view}
-          left={looking.then.length}
-          busy={busy !== undefined}
-          onShot={(picture) => void shot(picture)}
-          onClose={() => {
-            setLooking(undefined);
-            if (looking.first !== undefined) open(looking.first);
-          }}
+          nextFoot={nextFoot && toTake(nextFoot)[0] ? nextFoot : undefined}
+          onNext={(next) => go({ foot: next, camera: toTake(next)[0] })}
+          onMark={leaveCamera}
         />
+      ) : (
+        looking && (
+          <LiveCamera
+            limb={limb}
+            view={looking}
+            left={toTake(limb, views.indexOf(looking) + 1).length}
+            busy={busy !== undefined}
+            onShot={(picture) => void shot(picture)}
+            onClose={leaveCamera}
+          />
+        )
       )}
       <p className="quiet">
         A printed card makes a picture measurable.{" "}
@@ -206,7 +221,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
               onFile={(file) => void takeOne(view, () => Promise.resolve({ file }), false)}
             />
             {hasCamera() && (
-              <TextButton disabled={busy !== undefined} onClick={() => lookFrom(view)}>
+              <TextButton disabled={busy !== undefined} onClick={() => go({ camera: view })}>
                 Camera that watches the card
               </TextButton>
             )}

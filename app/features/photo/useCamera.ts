@@ -49,6 +49,8 @@ export function useCamera(byItself: boolean, onShot: (picture: Blob) => void): L
     const watch = async () => {
       let before: LiveFrame | undefined;
       let count = 0;
+      // After a picture the card has to leave the frame, or be wrong in it: the next view is another picture.
+      let armed = true;
       const stillOn = () => !over;
       while (stillOn()) {
         const shown = video.current;
@@ -62,10 +64,11 @@ export function useCamera(byItself: boolean, onShot: (picture: Blob) => void): L
         if (!now || !stillOn()) continue;
         count = stillFrames(now, before, count);
         before = now;
+        if (now.faults.length > 0) armed = true;
         setFrame(now);
         setSize({ width: shown.videoWidth, height: shown.videoHeight });
-        if (count >= STILL_FRAMES && mayShoot.current) {
-          count = 0;
+        if (armed && count >= STILL_FRAMES && mayShoot.current) {
+          armed = false;
           await shoot.current();
         }
         await new Promise((done) => setTimeout(done, 80));
