@@ -1,7 +1,8 @@
-import { CholeskyDecomposition, Matrix } from "ml-matrix";
 import { distance, dot, minus, plus, times, type Vector } from "../geometry/vector";
 import { lineOf } from "../photo/markMiss";
-import { lookAt, type ColourPicture } from "./colour";
+import type { ColourPicture } from "./colour";
+import { looksOf, meanAt } from "./looks";
+import { MISLED, solve, type Solved, type Witness } from "./ownProcess";
 import { freedomSds, layFoot, OUTSIDE, SURFACES, type LaidFoot, type LaidQuestion } from "./laidFoot";
 import { normalsOf, snapEdge, type EdgeGuess, type FoundEdge, type Look } from "./snap";
 
@@ -54,25 +55,8 @@ const supportOf = (clear: Float64Array): number =>
   clear.reduce((sum, one) => sum + one, 0) / Math.max(1, clear.length);
 /** Step of the slopes, as a part of what may be expected. */
 const STEP_PART = 0.02;
-/**
- * No foot is the model. Its own shape bends smoothly, over this length, and every mark lies a little beside where its
- * definition puts it; dirt and shadow mislead neighbours of an edge together, over a shorter one. One sd and lengths, mm.
- * Assumptions.
- */
-const OWN = { sdMm: 0.8, reachMm: 32 };
+/** Every mark lies a little beside where its definition puts it, one sd, mm. Assumption. */
 const MARK_SD_MM = 0.35;
-const MISLED = { sdMm: 0.35, reachMm: 7 };
-
-/** One number that was seen: a direction at a place, how it moves with the foot's numbers, what is left over, its scatter. */
-interface Witness {
-  at: Vector;
-  way: Vector;
-  row: readonly number[];
-  left: number;
-  sdMm: number;
-  /** Places of the same edge are misled together. */
-  edge: string | undefined;
-}
 
 /**
  * The parametric foot laid into a picture: from the taps alone at first, then with the edges that are found near where it
@@ -269,71 +253,6 @@ function tapped({ taps, handSdMm }: FitQuestion, laid: LaidFoot, slopes: Slopes)
   });
 }
 
-interface Solved {
-  state: number[];
-  /** What is expected of a place in a direction beyond where the foot lies, mm, and how sure that is. */
-  at: (at: Vector, row: readonly Vector[], way: Vector) => { by: number; sdMm: number };
-}
-
-/** How alike two places' own shapes are, mm2. */
-const own = (a: Vector, b: Vector): number =>
-  OWN.sdMm ** 2 * Math.exp(-((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) / (2 * OWN.reachMm ** 2));
-const misled = (a: Vector, b: Vector): number =>
-  MISLED.sdMm ** 2 * Math.exp(-((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2) / (2 * MISLED.reachMm ** 2));
-
-/** The foot's numbers and its own shape from what was seen, about where it lies (`from`). */
-function solve(witnesses: readonly Witness[], from: readonly number[], sds: readonly number[]): Solved {
-  const count = witnesses.length;
-  // What lies between the prior's middle and here is a part of what is left over.
-  const prior = from.map((one, index) => one / (sds[index] ?? 1));
-  const rows = witnesses.map(({ row }) => row);
-  const covariance = Matrix.zeros(count, count);
-  const left = new Array<number>(count).fill(0);
-  for (const [a, one] of witnesses.entries()) {
-    left[a] = one.left + dotN(one.row, prior);
-    for (let b = 0; b <= a; b++) {
-      const other = witnesses[b] as Witness;
-      let value = dotN(one.row, other.row) + dot(one.way, other.way) * own(one.at, other.at);
-      if (one.edge !== undefined && one.edge === other.edge) value += misled(one.at, other.at);
-      if (a === b) value += one.sdMm ** 2;
-      covariance.set(a, b, value);
-      covariance.set(b, a, value);
-    }
-  }
-  const parts = new CholeskyDecomposition(covariance);
-  const weights = parts.solve(Matrix.columnVector(left)).getColumn(0);
-  const numbers = prior.map((_, index) =>
-    rows.reduce((sum, row, at) => sum + (row[index] ?? 0) * (weights[at] ?? 0), 0),
-  );
-  const lower = parts.lowerTriangularMatrix;
-  return {
-    state: numbers.map((one, index) => one * (sds[index] ?? 1)),
-    at: (at, row, way) => {
-      const along = row.map((one) => dot(one, way));
-      const alike = witnesses.map((one) => dotN(one.row, along) + dot(one.way, way) * own(one.at, at));
-      const by = dotN(alike, weights) - dotN(along, prior);
-      // Forward substitution: what the witnesses take away of the doubt.
-      let taken = 0;
-      const solved = new Float64Array(count);
-      for (let a = 0; a < count; a++) {
-        let value = alike[a] ?? 0;
-        for (let b = 0; b < a; b++) value -= lower.get(a, b) * (solved[b] ?? 0);
-        const part = value / lower.get(a, a);
-        solved[a] = part;
-        taken += part * part;
-      }
-      const before = dotN(along, along) + OWN.sdMm ** 2;
-      return { by, sdMm: Math.sqrt(Math.max(0, before - taken)) };
-    },
-  };
-}
-
-function dotN(a: readonly number[], b: ArrayLike<number>): number {
-  let sum = 0;
-  for (let index = 0; index < a.length; index++) sum += (a[index] ?? 0) * (b[index] ?? 0);
-  return sum;
-}
-
 /** How each mark and each place of an edge moves with each number, mm for one standard deviation of it. */
 interface Slopes {
   marks: Record<string, Vector[]>;
@@ -397,38 +316,6 @@ function firstLooks(
     }
   }
   return looksOf(colours);
-}
-
-/** The mean of a place of about 3 mm. */
-function meanAt(picture: ColourPicture, [x, y]: Vector, pxPerMm: number): Float64Array {
-  const sum = new Float64Array(3);
-  const seen = new Float64Array(3);
-  for (let down = -2; down <= 2; down++)
-    for (let across = -2; across <= 2; across++) {
-      lookAt(picture, x + across * 0.7 * pxPerMm, y + down * 0.7 * pxPerMm, seen, 0);
-      for (let channel = 0; channel < 3; channel++)
-        sum[channel] = (sum[channel] ?? 0) + (seen[channel] ?? 0) / 25;
-    }
-  return sum;
-}
-
-/** Fewer places than these do not tell how a surface looks. */
-const LEAST_PLACES = 6;
-/** Grain and unevenness of a clean surface, in logarithms of brightness. */
-const LEAST_LOOK_SD = 0.07;
-
-const looksOf = (colours: Record<string, Float64Array[]>): Record<string, Look | undefined> =>
-  Object.fromEntries(Object.entries(colours).map(([name, all]) => [name, name ? lookOf(all) : undefined]));
-
-/** How a surface looks where it was met: the middle one of all its places, so that dirt on some of them does not count. */
-function lookOf(places: readonly Float64Array[]): Look | undefined {
-  if (places.length < LEAST_PLACES) return undefined;
-  const middle = (values: number[]): number =>
-    values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
-  const mean = [0, 1, 2].map((channel) => middle(places.map((one) => one[channel] ?? 0)));
-  const [r = 0, g = 0, b = 0] = mean;
-  const off = places.map((one) => Math.hypot((one[0] ?? 0) - r, (one[1] ?? 0) - g, (one[2] ?? 0) - b));
-  return { mean: [r, g, b], sd: Math.max(LEAST_LOOK_SD, 1.2 * middle(off)) };
 }
 
 function scaleAt({ toPicture }: FitQuestion, laid: LaidFoot): number {
