@@ -174,25 +174,6 @@ describe("marks that suggest themselves", () => {
     for (const [mark, one] of Object.entries(again)) expect(one).toEqual(first[mark]);
   });
 
-  test("without a known lens a mark off the plane is doubted by as much as the slant may displace it", () => {
-    const slanted = take("sole", OWN, { shot: { ...SHOT, slantDeg: 16 } });
-    const taps = [...FIRST_TAPS.sole, "sulcusBack", "frogApex"];
-    const points = Object.fromEntries(taps.map((mark) => [mark, slanted.truth.points[mark]]));
-    const { focalPx, ...rest } = slanted.truth;
-    expect(focalPx).toBeGreaterThan(0);
-    // Square enough the card itself does not tell the lens.
-    const nearly = take("sole", OWN, { shot: { ...SHOT, slantDeg: 9 } });
-    const loose = { ...nearly.truth, focalPx: undefined };
-    const at = Object.fromEntries(taps.map((mark) => [mark, nearly.truth.points[mark]]));
-    const known = value(nearly.ask([], { photo: { ...nearly.truth, points: at } })).marks;
-    const unknown = value(nearly.ask([], { photo: { ...loose, points: at } })).marks;
-    expect(known["sulcusFront"]?.sure).toBe(true);
-    expect(unknown["sulcusFront"]?.sure ?? false).toBe(false);
-    // What lies in the plane is as sure as before.
-    expect(unknown["toeQuarterMedial"]).toBeDefined();
-    expect(value(slanted.ask([], { photo: { ...rest, points } })).marks).toBeDefined();
-  });
-
   test("too few taps, no card, sides changed over: nothing, and why", () => {
     const picture = take("sole");
     expect(codeOf(picture.ask(FIRST_TAPS.sole.slice(0, 2)))).toBe("too-few");

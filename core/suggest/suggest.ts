@@ -1,10 +1,9 @@
 import { isLeft } from "../foot/limb";
-import { sizeFactor, type FootParameters } from "../foot/parametric/parameters";
-import { radians } from "../math/angle";
+import type { FootParameters } from "../foot/parametric/parameters";
 import { distance, dot, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
 import { cameraPlace } from "../photo/pose";
 import { rectifyPhoto, type MarkedPhoto } from "../photo/truePhoto";
-import { isMeasured, MARK_DEPTHS, PHOTO_MARKS, type MeasuredView, type PhotoView } from "../photo/views";
+import { isMeasured, PHOTO_MARKS, type MeasuredView, type PhotoView } from "../photo/views";
 import { fail, ok, type Result } from "../result";
 import type { ColourPicture } from "./colour";
 import { fitLaid, type FittedFoot, type Tap } from "./fitLaid";
@@ -91,15 +90,13 @@ export function suggestMarks(question: SuggestQuestion): Result<Suggested> {
   const laid = layIn(question);
   if (!laid.ok) return laid;
   const { photo } = question;
-  const { fitted, toPicture, displaced } = laid.value;
+  const { fitted, toPicture } = laid.value;
   const marks: Suggestions = {};
   for (const mark of PHOTO_MARKS[photo.view]) {
     const placed = photo.points[mark] ? undefined : fitted.place(mark);
     const { sureMm, mostMm } = OWN_DOUBT[photo.view]?.[mark] ?? DOUBT[photo.view];
-    if (!placed) continue;
-    const sdMm = Math.hypot(placed.sdMm, displaced(mark));
-    if (sdMm > mostMm) continue;
-    const { at } = placed;
+    if (!placed || placed.sdMm > mostMm) continue;
+    const { at, sdMm } = placed;
     marks[mark] = { at: toPicture(at) as ImagePoint, sdMm, sure: sdMm <= sureMm };
   }
   const trace = photo.view === "sole" ? traceOf(fitted).map((at) => toPicture(at) as ImagePoint) : [];
@@ -125,8 +122,7 @@ function traceOf({ edges }: FittedFoot): Vector[] {
 interface LaidIn {
   fitted: FittedFoot;
   toPicture: (mm: Vector) => Vector;
-  /** How far a mark off the plane may be displaced because the camera's place is not known, mm. */
-  displaced: (mark: string) => number;
+  toMm: (px: Vector) => Vector;
 }
 
 /** The foot laid into the picture. Errors as of `suggestMarks`. */
@@ -153,10 +149,7 @@ export function layIn({ photo, picture, suggested = [], base, handSdMm }: Sugges
     );
   const { hand, state } = start;
   const question = { view: photo.view, base, hand, eye, picture, taps, toPicture, handSdMm };
-  const k = sizeFactor(base);
-  const sight = camera ? 0 : Math.tan(radians(slantDeg));
-  const displaced = (mark: string) => Math.abs(MARK_DEPTHS[photo.view][mark]?.towardMm ?? 0) * k * sight;
-  return ok({ fitted: fitLaid(question, state), toPicture, displaced });
+  return ok({ fitted: fitLaid(question, state), toPicture, toMm });
 }
 
 /** Taps that miss a foot of any size by more than this, root mean square, are no such foot's, mm. */
