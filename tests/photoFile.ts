@@ -9,8 +9,28 @@ import type { Conditions } from "~core/simulator/conditions";
 import { renderScene } from "~core/simulator/render";
 import { aimAt, sceneOf, truthInPicture } from "~core/simulator/scene";
 
-/** Pixels as a PNG file, without a library: the tests make their own photographs. */
-function pngFile(pixels: Uint8ClampedArray, width: number, height: number): Buffer {
+/** The data of a picture that says one thing: its focal length, 35 mm equivalent (Exif tag 41989 in its own directory). */
+function exifOf(focal35: number): Buffer {
+  const data = Buffer.alloc(44);
+  data.write("II*\0", 0, "latin1");
+  data.writeUInt32LE(8, 4);
+  const entry = (at: number, tag: number, type: number, value: number) => {
+    data.writeUInt16LE(1, at);
+    data.writeUInt16LE(tag, at + 2);
+    data.writeUInt16LE(type, at + 4);
+    data.writeUInt32LE(1, at + 6);
+    data.writeUInt32LE(value, at + 10);
+  };
+  entry(8, 0x8769, 4, 26);
+  entry(26, 0xa405, 3, focal35);
+  return data;
+}
+
+/**
+ * Pixels as a PNG file, without a library: the tests make their own photographs. Its data tell the focal length (35 mm
+ * equivalent) where one is given.
+ */
+function pngFile(pixels: Uint8ClampedArray, width: number, height: number, focal35?: number): Buffer {
   const rows = Buffer.alloc((width * 3 + 1) * height);
   for (let row = 0; row < height; row++)
     for (let column = 0; column < width; column++)
@@ -32,6 +52,7 @@ function pngFile(pixels: Uint8ClampedArray, width: number, height: number): Buff
   return Buffer.concat([
     Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]),
     chunk("IHDR", header),
+    ...(focal35 === undefined ? [] : [chunk("eXIf", exifOf(focal35))]),
     chunk("IDAT", deflateSync(rows, { level: 3 })),
     chunk("IEND", Buffer.alloc(0)),
   ]);
@@ -47,18 +68,21 @@ const SHOT: Shot = {
   height: 720,
 };
 
-/** A simulated photograph as a file, and where its marks and corners truly lie in it. */
+/** A simulated photograph as a file, and where its marks and corners truly lie in it; its data tell the lens or do not. */
 export function photograph(
   view: MeasuredView,
   limb: Limb = "LF",
   change: Partial<FootParameters> = {},
   conditions: Partial<Conditions> = {},
   shot: Partial<Shot> = {},
+  knownLens = true,
 ): { file: { name: string; mimeType: string; buffer: Buffer }; truth: MarkedPhoto; foot: FootParameters } {
   const foot = { ...ordinaryFoot(limb, { kind: "cob", massKg: 520 }), ...change };
   const scene = sceneOf(foot, view);
   const camera = aimAt(scene, { ...SHOT, ...shot });
-  const buffer = pngFile(renderScene(scene, camera, 11, conditions), camera.width, camera.height);
+  const pixels = renderScene(scene, camera, 11, conditions);
+  const { focal35 } = { ...SHOT, ...shot };
+  const buffer = pngFile(pixels, camera.width, camera.height, knownLens ? focal35 : undefined);
   return {
     file: { name: `${view}.png`, mimeType: "image/png", buffer },
     truth: truthInPicture(scene, camera, false),

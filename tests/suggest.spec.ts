@@ -18,8 +18,8 @@ const nameOf = (view: MeasuredView, mark: string): string =>
   photoMarkFacts(view, mark).name.replace("medial", "inside").replace("lateral", "outside");
 
 /** A picture is taken and its card found; then the first three marks are tapped. */
-async function threeTaps(page: Page, view: MeasuredView, tap: boolean) {
-  const { file, truth, foot } = photograph(view);
+async function threeTaps(page: Page, view: MeasuredView, tap: boolean, made = photograph(view)) {
+  const { file, truth, foot } = made;
   await page.goto(`${SURVEY}&way=photo`);
   await page.locator(`input[aria-label="${NAMES[view]}"]`).setInputFiles(file);
   const take = page.getByRole("button", { name: "Take its corners" });
@@ -120,4 +120,17 @@ test("a foot from three pictures by touch at phone size: under thirty touches, a
   expect(touches).toBeLessThan(30);
   test.info().annotations.push({ type: "touches", description: String(touches) });
   await context.close();
+});
+
+test("a sole whose picture does not tell its lens: marks deep in it are left to the hand, and it is said", async ({
+  page,
+}) => {
+  await openVisit(page, "survey");
+  const slanted = { slantDeg: 9 };
+  const { truth } = await threeTaps(page, "sole", false, photograph("sole", "LF", {}, {}, slanted, false));
+  for (const mark of ["sulcusBack", "frogApex"]) await placeMark(page, truth, mark);
+  await expect(suggested(page)).toBeVisible();
+  await expect(page.getByText("The lens is not known")).toBeVisible();
+  await expect(page.getByRole("button", { name: /, suggested$/ }).first()).toBeVisible();
+  await expect(page.getByRole("button", { name: "Sulcus, front end, suggested" })).toHaveCount(0);
 });

@@ -44,6 +44,10 @@ export interface LiveFrame {
   faults: FrameFault[];
 }
 
+/** Focal length that a device's camera usually has, in pixels of its picture; `zoom` is how many times it enlarges. */
+export const usualFocalPx = ({ width, height }: { width: number; height: number }, zoom = 1): number =>
+  ((USUAL_FOCAL_35 * zoom) / FILM_DIAGONAL_MM) * Math.hypot(width, height);
+
 /** Judges a live frame by the card that was found in it; `zoom` is how many times the lens enlarges. */
 export function judgeFrame(picture: GreyPicture, found: Result<FoundCard>, zoom = 1): LiveFrame {
   if (!found.ok) return { faults: ["no-card"] };
@@ -51,7 +55,7 @@ export function judgeFrame(picture: GreyPicture, found: Result<FoundCard>, zoom 
   const flat = rectifyCard({ width: CARD.sideMm, height: CARD.sideMm, corners });
   if (!flat.ok) return { corners, faults: ["unsure"] };
   const { slantDeg, homography } = flat.value;
-  const focalPx = ((USUAL_FOCAL_35 * zoom) / FILM_DIAGONAL_MM) * Math.hypot(picture.width, picture.height);
+  const focalPx = usualFocalPx(picture, zoom);
   const distanceMm = cameraPlace(homography, { ...picture, focalPx }, slantDeg)?.heightMm ?? 0;
   const part = sideOf(corners) / Math.max(picture.width, picture.height);
   const light = paperOf(picture, corners);

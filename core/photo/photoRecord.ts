@@ -26,8 +26,10 @@ export const photoSchema = z.strictObject({
   /** Size of the kept picture, px; marks are in its pixels. */
   width: z.int().min(1).max(20_000),
   height: z.int().min(1).max(20_000),
-  /** Focal length in pixels of the kept picture, when the picture's own data told it. */
+  /** Focal length in pixels of the kept picture, from the picture's own data or as guessed. */
   focalPx: z.number().positive().optional(),
+  /** True where that is only what such a camera usually has. */
+  focalGuessed: z.boolean().optional(),
   /** How the lens bends the picture, from the card's own edges or the device's profile. */
   lens: lensField.optional(),
   /** From the simulated camera: shows no real foot. */

@@ -9,9 +9,22 @@ export interface CameraPlace {
   /** Height of the camera above that plane, mm, > 0. */
   heightMm: number;
   /** Where the focal length came from. */
-  focalFrom: "picture data" | "card";
+  focalFrom: "picture data" | "card" | "usual camera";
   focalPx: number;
 }
+
+/** A focal length in pixels of a picture, and true where it is only what such a camera usually has. */
+export interface Focal {
+  focalPx?: number | undefined;
+  focalGuessed?: boolean | undefined;
+}
+
+/** How sure a focal length is, as a part, by where it came from. Assumption. */
+export const FOCAL_SD_PART: Record<CameraPlace["focalFrom"], number> = {
+  "picture data": 0.03,
+  card: 0.15,
+  "usual camera": 0.2,
+};
 
 /** Under this slant the card's vanishing points lie too far out to give a focal length. Assumption, from simulation. */
 const LEAST_SLANT_FOR_FOCAL_DEG = 12;
@@ -35,7 +48,7 @@ export function focalFromCard(toMm: Homography, centre: Vector, slantDeg: number
  */
 export function cameraPlace(
   toMm: Homography,
-  picture: { width: number; height: number; focalPx?: number | undefined },
+  picture: { width: number; height: number } & Focal,
   slantDeg: number,
 ): CameraPlace | undefined {
   const centre: Vector = [picture.width / 2, picture.height / 2];
@@ -55,7 +68,8 @@ export function cameraPlace(
   return {
     over: [-dot3(r1, t), -dot3(r2, t)],
     heightMm: Math.abs(dot3(r3, t)),
-    focalFrom: picture.focalPx === undefined ? "card" : "picture data",
+    focalFrom:
+      picture.focalPx === undefined ? "card" : picture.focalGuessed ? "usual camera" : "picture data",
     focalPx: focal,
   };
 }

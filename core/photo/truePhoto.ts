@@ -2,7 +2,7 @@ import type { Homography } from "../geometry/homography";
 import { distance, length, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
 import { fail, ok, type Result } from "../result";
 import { bentAgain, straightened, type Lens } from "./lens";
-import { cameraPlace, offPlane, type CameraPlace } from "./pose";
+import { cameraPlace, FOCAL_SD_PART, offPlane, type CameraPlace, type Focal } from "./pose";
 import { rectifyCard, rectifyTwoPoint, slantWord, type Rectified, type SlantWord } from "./rectify";
 import { MARK_DEPTHS, PHOTO_MARKS, type PhotoView } from "./views";
 
@@ -17,12 +17,10 @@ export type PhotoScale =
   | { kind: "two-point"; a: ImagePoint; b: ImagePoint; mm: number };
 
 /** A picture of a foot with its scale and the marks placed on it. */
-export interface MarkedPhoto {
+export interface MarkedPhoto extends Focal {
   view: PhotoView;
   width: number;
   height: number;
-  /** Focal length in pixels of this picture, when the picture's own data tells it. */
-  focalPx?: number | undefined;
   /** How its lens bends it; taken as straight without it. */
   lens?: Lens | undefined;
   scale: PhotoScale;
@@ -56,8 +54,6 @@ export interface TruePhoto {
 const UNKNOWN_DISTANCE_MM = 1500;
 /** A two-point scale knows nothing of the slant: lengths are sure to this part. cos 12 deg = 0.98. Assumption. */
 const TWO_POINT_SD_PART = 0.02;
-/** How sure a focal length is, as a part: printed in the picture's data, or worked out from the card. Assumption. */
-const FOCAL_SD_PART = { "picture data": 0.03, card: 0.15 };
 
 /**
  * Makes the marks of a picture true. Marks off the card's plane with a known depth are moved to where they are when

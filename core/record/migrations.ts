@@ -209,6 +209,11 @@ export const MIGRATIONS: readonly Migration[] = [
     to: 13,
     tables: {},
   },
+  {
+    // A photograph says whether its focal length was guessed: nothing that was kept changes.
+    to: 14,
+    tables: {},
+  },
 ];
 
 /** The version of the records that this build reads and writes. */

@@ -174,6 +174,23 @@ describe("marks that suggest themselves", () => {
     for (const [mark, one] of Object.entries(again)) expect(one).toEqual(first[mark]);
   });
 
+  test("a mark off the plane is doubted by what the slant may displace it while the lens is not known", () => {
+    const { truth, ask } = take("sole", OWN, { shot: { ...SHOT, slantDeg: 9 } });
+    const taps = [...FIRST_TAPS.sole, "sulcusBack", "frogApex"];
+    const points = Object.fromEntries(taps.map((mark) => [mark, truth.points[mark]]));
+    const marksWith = (lens: Pick<MarkedPhoto, "focalPx" | "focalGuessed">) =>
+      value(ask([], { photo: { ...truth, points, ...lens } })).marks;
+    const known = marksWith({});
+    const guessed = marksWith({ focalGuessed: true });
+    const unknown = marksWith({ focalPx: undefined });
+    expect(known["sulcusFront"]?.sure).toBe(true);
+    expect(guessed["sulcusFront"]?.sdMm).toBeGreaterThan(known["sulcusFront"]?.sdMm ?? Infinity);
+    expect(unknown["sulcusFront"]?.sure ?? false).toBe(false);
+    // What lies in the plane does not move with the lens.
+    expect(guessed["toeQuarterMedial"]?.sdMm).toBeCloseTo(known["toeQuarterMedial"]?.sdMm ?? 0, 9);
+    expect(unknown["toeQuarterMedial"]).toBeDefined();
+  });
+
   test("too few taps, no card, sides changed over: nothing, and why", () => {
     const picture = take("sole");
     expect(codeOf(picture.ask(FIRST_TAPS.sole.slice(0, 2)))).toBe("too-few");

@@ -1,9 +1,10 @@
 import { isLeft } from "../foot/limb";
-import type { FootParameters } from "../foot/parametric/parameters";
+import { sizeFactor, type FootParameters } from "../foot/parametric/parameters";
 import { distance, dot, minus, plus, times, type ImagePoint, type Vector } from "../geometry/vector";
-import { cameraPlace } from "../photo/pose";
+import { radians } from "../math/angle";
+import { cameraPlace, FOCAL_SD_PART } from "../photo/pose";
 import { rectifyPhoto, type MarkedPhoto } from "../photo/truePhoto";
-import { isMeasured, PHOTO_MARKS, type MeasuredView, type PhotoView } from "../photo/views";
+import { isMeasured, MARK_DEPTHS, PHOTO_MARKS, type MeasuredView, type PhotoView } from "../photo/views";
 import { fail, ok, type Result } from "../result";
 import type { ColourPicture } from "./colour";
 import { fitLaid, type FittedFoot, type Tap } from "./fitLaid";
@@ -90,13 +91,15 @@ export function suggestMarks(question: SuggestQuestion): Result<Suggested> {
   const laid = layIn(question);
   if (!laid.ok) return laid;
   const { photo } = question;
-  const { fitted, toPicture } = laid.value;
+  const { fitted, toPicture, displaced } = laid.value;
   const marks: Suggestions = {};
   for (const mark of PHOTO_MARKS[photo.view]) {
     const placed = photo.points[mark] ? undefined : fitted.place(mark);
     const { sureMm, mostMm } = OWN_DOUBT[photo.view]?.[mark] ?? DOUBT[photo.view];
-    if (!placed || placed.sdMm > mostMm) continue;
-    const { at, sdMm } = placed;
+    if (!placed) continue;
+    const sdMm = Math.hypot(placed.sdMm, displaced(mark));
+    if (sdMm > mostMm) continue;
+    const { at } = placed;
     marks[mark] = { at: toPicture(at) as ImagePoint, sdMm, sure: sdMm <= sureMm };
   }
   const trace = photo.view === "sole" ? traceOf(fitted).map((at) => toPicture(at) as ImagePoint) : [];
@@ -122,7 +125,8 @@ function traceOf({ edges }: FittedFoot): Vector[] {
 interface LaidIn {
   fitted: FittedFoot;
   toPicture: (mm: Vector) => Vector;
-  toMm: (px: Vector) => Vector;
+  /** How far a mark off the plane may be displaced for what is not known of the camera's place, one sd, mm. */
+  displaced: (mark: string) => number;
 }
 
 /** The foot laid into the picture. Errors as of `suggestMarks`. */
@@ -149,7 +153,10 @@ export function layIn({ photo, picture, suggested = [], base, handSdMm }: Sugges
     );
   const { hand, state } = start;
   const question = { view: photo.view, base, hand, eye, picture, taps, toPicture, handSdMm };
-  return ok({ fitted: fitLaid(question, state), toPicture, toMm });
+  const k = sizeFactor(base);
+  const sight = (camera ? FOCAL_SD_PART[camera.focalFrom] : 1) * Math.tan(radians(slantDeg));
+  const displaced = (mark: string) => Math.abs(MARK_DEPTHS[photo.view][mark]?.towardMm ?? 0) * k * sight;
+  return ok({ fitted: fitLaid(question, state), toPicture, displaced });
 }
 
 /** Taps that miss a foot of any size by more than this, root mean square, are no such foot's, mm. */

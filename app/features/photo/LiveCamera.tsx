@@ -13,7 +13,7 @@ interface LiveCameraProps {
   /** Pictures that come after this one without leaving the camera. */
   left: number;
   busy: boolean;
-  onShot: (picture: Blob) => void;
+  onShot: (picture: Blob, zoom: number) => void;
   onClose: () => void;
 }
 

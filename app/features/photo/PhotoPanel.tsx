@@ -8,6 +8,7 @@ import { useSettings, useWording } from "~app/ui/useWording";
 import { withPicturesWorker } from "~app/workers/pictures";
 import type { FootParameters } from "~core/foot/parametric/parameters";
 import { TRACE } from "~core/photo/fill";
+import { usualFocalPx } from "~core/photo/liveFrame";
 import { HOW_GOOD_LINE } from "~core/suggest/howGood";
 import {
   isMeasured,
@@ -77,19 +78,19 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
   /** Keeps a picture; its record's id, or nothing where it could not be kept. */
   const take = async (
     view: PhotoView,
-    from: () => Promise<{ file: Blob; focalPx?: number | undefined }>,
-    simulated: boolean,
+    from: () => Promise<{ file: Blob; focalPx?: number | undefined; zoom?: number }>,
+    by: "file" | "camera" | "simulated",
   ): Promise<string | undefined> => {
     setTrouble(undefined);
-    setBusy(simulated ? "The simulated camera is taking its picture …" : "Readying the picture …");
+    setBusy(by === "simulated" ? "The simulated camera is taking its picture …" : "Readying the picture …");
     try {
-      const { file, focalPx } = await from();
+      const { file, focalPx, zoom } = await from();
       const kept = await keepPicture(file);
       if (!kept.ok) {
         setTrouble(kept.issues[0]?.message);
         return undefined;
       }
-      const photo = photoRecord(kept.value, { view, simulated, focalPx });
+      const photo = photoRecord(kept.value, { view, by, focalPx, zoom });
       await save({
         table: "photos",
         id: photo.id,
@@ -110,9 +111,9 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
     const id = await take(...asked);
     if (id !== undefined) open(id);
   };
-  const shot = async (picture: Blob) => {
+  const shot = async (picture: Blob, zoom: number) => {
     if (!looking || looking === ALL_TAKEN || busy !== undefined) return;
-    const id = await take(looking, () => Promise.resolve({ file: picture }), false);
+    const id = await take(looking, () => Promise.resolve({ file: picture, zoom }), "camera");
     if (id === undefined) return go({ camera: undefined });
     go({ camera: toTake(limb, views.indexOf(looking) + 1)[0] ?? ALL_TAKEN });
   };
@@ -126,9 +127,17 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
   };
   const photoRecord = (
     kept: KeptPicture,
-    made: { view: PhotoView; simulated: boolean; focalPx?: number | undefined },
+    made: {
+      view: PhotoView;
+      by: "file" | "camera" | "simulated";
+      focalPx: number | undefined;
+      zoom: number | undefined;
+    },
   ): Photo => {
-    const focalPx = made.focalPx ?? kept.focalPx;
+    const simulated = made.by === "simulated";
+    const told = made.focalPx ?? kept.focalPx;
+    // A picture out of the live frame carries no data of its own; how the camera sees is known well enough to guess.
+    const focalPx = told ?? (made.by === "camera" ? usualFocalPx(kept, made.zoom) : undefined);
     return {
       id: crypto.randomUUID(),
       visitId: visit.id,
@@ -141,10 +150,11 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
       pictureId: kept.pictureId,
       width: kept.width,
       height: kept.height,
-      simulated: made.simulated,
+      simulated,
       points: {},
       ...(focalPx !== undefined && { focalPx }),
-      ...(settings.cameraLens && !made.simulated && { lens: settings.cameraLens }),
+      ...(focalPx !== undefined && told === undefined && { focalGuessed: true }),
+      ...(settings.cameraLens && !simulated && { lens: settings.cameraLens }),
     };
   };
   const simulate = (view: MeasuredView) =>
@@ -158,7 +168,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
         );
         return { file: new Blob([bytes], { type: "image/jpeg" }), focalPx: truth.focalPx };
       },
-      true,
+      "simulated",
     );
   return (
     <div className="photos bench-lane">
@@ -176,7 +186,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
             view={looking}
             left={toTake(limb, views.indexOf(looking) + 1).length}
             busy={busy !== undefined}
-            onShot={(picture) => void shot(picture)}
+            onShot={(picture, zoom) => void shot(picture, zoom)}
             onClose={leaveCamera}
           />
         )
@@ -218,7 +228,7 @@ export function PhotoPanel({ context, moment, foot }: PhotoPanelProps) {
             <TakeButton
               label={`Take or choose: ${PHOTO_VIEW_FACTS[view].name.toLowerCase()}`}
               disabled={busy !== undefined}
-              onFile={(file) => void takeOne(view, () => Promise.resolve({ file }), false)}
+              onFile={(file) => void takeOne(view, () => Promise.resolve({ file }), "file")}
             />
             {hasCamera() && (
               <TextButton disabled={busy !== undefined} onClick={() => go({ camera: view })}>

@@ -2,6 +2,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { atTheCorner, type Lens } from "~core/photo/lens";
 import { HAND_SD_MM, type PhotoReading } from "~core/photo/fill";
+import type { CameraPlace } from "~core/photo/pose";
 
 const TRUST_CLASS = { square: "quiet", slanted: "brass strong", weak: "ember strong" } as const;
 
@@ -34,7 +35,7 @@ export function PhotoTrust({
           <p className="quiet">
             Residual {(photo.residualMm ?? 0).toFixed(2)} mm.{" "}
             {photo.camera
-              ? `Marks off the card’s plane are moved to where they are (lens from the ${photo.camera.focalFrom}).`
+              ? `Marks off the card’s plane are moved to where they are (${LENS_FROM[photo.camera.focalFrom]}).`
               : "The lens is not known: marks off the card’s plane carry their whole error."}{" "}
             {lens &&
               `The lens bends the corners by ${atTheCorner(size, lens.bend).toFixed(0)} ± ${atTheCorner(size, lens.sd).toFixed(0)} px: taken out.`}
@@ -44,6 +45,12 @@ export function PhotoTrust({
     </section>
   );
 }
+
+const LENS_FROM: Record<CameraPlace["focalFrom"], string> = {
+  "picture data": "lens from the picture data",
+  card: "lens from the card",
+  "usual camera": "lens guessed as such a camera’s usually is",
+};
 
 /** What a picture says, each number with its band. */
 export function PhotoNumbers({ numbers }: Pick<PhotoReading, "numbers">) {

@@ -27,20 +27,22 @@ const WANTED = {
  * The device's camera while it is looked through: every frame is judged off the main thread, and when enough of them in a
  * row are good and still the shutter goes, if it may go by itself. Everything is let go of when the view is left.
  */
-export function useCamera(byItself: boolean, onShot: (picture: Blob) => void): LiveCameraState {
+export function useCamera(byItself: boolean, onShot: (picture: Blob, zoom: number) => void): LiveCameraState {
   const video = useRef<HTMLVideoElement>(null);
   const [frame, setFrame] = useState<LiveFrame>();
   const [size, setSize] = useState<LiveCameraState["size"]>();
   const [trouble, setTrouble] = useState<string>();
   const shot = useRef(onShot);
   const mayShoot = useRef(byItself);
+  /** How many times the lens enlarges. */
+  const zoom = useRef(1);
   useEffect(() => {
     shot.current = onShot;
     mayShoot.current = byItself;
   });
   const shoot = useRef(async () => {
     const picture = video.current && video.current.videoWidth > 0 ? await frameOf(video.current) : undefined;
-    if (picture) shot.current(picture);
+    if (picture) shot.current(picture, zoom.current);
   });
   useEffect(() => {
     let over = false;
@@ -59,8 +61,9 @@ export function useCamera(byItself: boolean, onShot: (picture: Blob) => void): L
           continue;
         }
         const bitmap = await createImageBitmap(shown);
-        const zoom = (stream?.getVideoTracks()[0]?.getSettings() as { zoom?: number } | undefined)?.zoom;
-        const now = (await remote.frameIn(transfer(bitmap, [bitmap]), zoom ?? 1)) as LiveFrame | undefined;
+        zoom.current =
+          (stream?.getVideoTracks()[0]?.getSettings() as { zoom?: number } | undefined)?.zoom ?? 1;
+        const now = (await remote.frameIn(transfer(bitmap, [bitmap]), zoom.current)) as LiveFrame | undefined;
         if (!now || !stillOn()) continue;
         count = stillFrames(now, before, count);
         before = now;

@@ -110,6 +110,7 @@ export function usePhotoMarks(context: StageContext, photo: Photo) {
         width: photo.width,
         height: photo.height,
         focalPx: photo.focalPx,
+        focalGuessed: photo.focalGuessed,
         lens: marked.lens,
         scale,
         points: marked.points,

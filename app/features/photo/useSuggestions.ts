@@ -48,10 +48,10 @@ export function useSuggestions(asked: Asked): Result<Suggested> | undefined {
     ask.current = () => {
       if (key === undefined || !scale || !isMeasured(view)) return;
       reader.current ??= suggestingPicture(photo.pictureId);
-      const { width, height, focalPx } = photo;
+      const { width, height, focalPx, focalGuessed } = photo;
       void reader.current
         .suggest({
-          photo: { view, width, height, focalPx, lens, scale, points: byHand },
+          photo: { view, width, height, focalPx, focalGuessed, lens, scale, points: byHand },
           base,
           handSdMm: HAND_SD_MM,
         })
