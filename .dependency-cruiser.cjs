@@ -45,6 +45,7 @@ const FLOORS = [
     outcome: ["cycle", "visit"],
     casework: ["cycle", "visit"],
     sheet: ["cycle", "visit", "casework"],
+    merge: [],
   },
 ];
 

@@ -44,7 +44,8 @@ export function sameValue(a: unknown, b: unknown): boolean {
   return JSON.stringify(sorted(a)) === JSON.stringify(sorted(b));
 }
 
-function sorted(value: unknown): unknown {
+/** The same value with the keys of every object in order. */
+export function sorted(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(sorted);
   if (typeof value !== "object" || value === null) return value;
   return Object.fromEntries(

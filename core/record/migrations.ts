@@ -210,7 +210,8 @@ export const MIGRATIONS: readonly Migration[] = [
     tables: {},
   },
   {
-    // A photograph says whether its focal length was guessed: nothing that was kept changes.
+    // A photograph says whether its focal length was guessed, and what a merge set aside has a table of its own: nothing
+    // that was kept changes.
     to: 14,
     tables: {},
   },

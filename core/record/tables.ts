@@ -10,6 +10,7 @@ import { photoSchema, pictureSchema } from "../photo/photoRecord";
 import { readingSchema } from "../foot/records/reading";
 import { protocolSchema } from "../practice/protocol";
 import { trySchema } from "../practice/tryRecord";
+import { setAsideSchema } from "./setAside";
 import { settingsSchema } from "./settings";
 import { nailSizeSchema, shoeSchema, sizeSchema } from "../shoe/shoeRecord";
 import { trimSchema } from "../trim/trimRecord";
@@ -40,6 +41,7 @@ export const TABLES = {
   calls: callSchema,
   tries: trySchema,
   protocols: protocolSchema,
+  setAside: setAsideSchema,
   settings: settingsSchema,
 } as const;
 
@@ -71,6 +73,7 @@ export const noRecords = (): Records => ({
   calls: [],
   tries: [],
   protocols: [],
+  setAside: [],
   settings: [],
 });
 
