@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable, type Transaction } from "dexie";
 import { storedPicture, type StoredPicture } from "./pictureBytes";
 import type { Edit } from "~core/record/edit";
+import type { RowStamps } from "~core/record/stamps";
 import { madeRows, MIGRATIONS, migrateRow, type MadeRow } from "~core/record/migrations";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import type { RecordOf, TableName } from "~core/record/tables";
@@ -34,6 +35,7 @@ export type Database = Dexie &
     drafts: EntityTable<Draft, "key">;
     journal: EntityTable<JournalEntry, "seq">;
     facts: EntityTable<{ key: string; value: string }, "key">;
+    stamps: EntityTable<RowStamps, "key">;
   };
 
 /** Indexes of each table, by the version of the records that brought it. */
@@ -57,6 +59,7 @@ const LATER_TABLES: Record<number, Partial<Record<TableName, string>>> = {
   6: { appointments: "id, date", calls: "id, horseId" },
   10: { cases: "id, horseId, status", films: "id, horseId" },
   12: { tries: "id, room, at", protocols: "id" },
+  14: { setAside: "id" },
 };
 
 /** What only the store knows of: how drafts and pictures lie, what is found by index. Between two versions of the records. */
@@ -90,6 +93,8 @@ const STORE_STEPS: {
         });
     },
   },
+  // Who touched each place last: what was there before is known to everybody.
+  { version: 14.1, stores: { stamps: "key" }, upgrade: () => Promise.resolve() },
 ];
 
 /**

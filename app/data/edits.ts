@@ -1,9 +1,11 @@
 import { applyEdit, undoOf, type Edit } from "~core/record/edit";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
+import type { Stamp } from "~core/record/stamps";
 import { LINKS, TABLES, type TableName } from "~core/record/tables";
 import { deleteDrafts, letGoOfDrafts } from "./drafts";
 import { session, type Change, type Conflict, type TakenDraft } from "./session";
 import { EPOCH } from "./database";
+import { knowDevice, nextAct, stampRow } from "./device";
 import { storageTrouble } from "./trouble";
 
 /** How saving ended; `tables` are those that were written. */
@@ -40,6 +42,7 @@ export const saveEdits = (edits: readonly Edit[], drafts: readonly TakenDraft[] 
 /** Which filling of the store this tab shows: read once, when the page loads. */
 export async function knowStore(): Promise<void> {
   session.epoch ??= { value: (await session.db.facts.get(EPOCH))?.value };
+  await knowDevice(session.db);
 }
 
 /** Sends what was refused once more. */
@@ -68,7 +71,8 @@ async function undoKept(): Promise<Saved> {
   if (!last) return { kind: "nothing" };
   const back = last.edits.map(undoOf).reverse();
   const saved = await attempt({ edits: back, drafts: [] }, async () => {
-    for (const edit of back) await putEdit(edit);
+    const act = await nextAct(db);
+    for (const edit of back) await putEdit(edit, act);
     for (const edit of back) await refuseOrphans(edit);
     await db.journal.delete(last.seq);
   });
@@ -121,7 +125,8 @@ export const UNDO_STEPS = 200;
 async function keep({ edits, drafts }: Change): Promise<Saved> {
   const { db, sitting } = session;
   const saved = await attempt({ edits, drafts }, async () => {
-    for (const edit of edits) await putEdit(edit);
+    const act = await nextAct(db);
+    for (const edit of edits) await putEdit(edit, act);
     for (const edit of edits) await refuseOrphans(edit);
     const seq = await db.journal.add({ sitting, edits: [...edits] });
     await db.journal
@@ -144,7 +149,7 @@ async function attempt(change: Change, work: () => Promise<void>): Promise<Saved
   try {
     await db.transaction(
       "rw",
-      [...new Set([...tables, ...linked, "journal", "drafts", "facts"])],
+      [...new Set([...tables, ...linked, "journal", "drafts", "facts", "stamps"])],
       async () => {
         const epoch = (await db.facts.get(EPOCH))?.value;
         session.epoch ??= { value: epoch };
@@ -189,13 +194,16 @@ class StoreReplaced extends Refusal {
   }
 }
 
-async function putEdit(edit: Edit): Promise<void> {
-  const table = session.db.table<Record<string, unknown>, string>(edit.table);
+async function putEdit(edit: Edit, act: Stamp): Promise<void> {
+  const { db } = session;
+  const table = db.table<Record<string, unknown>, string>(edit.table);
   const stored = (await table.get(edit.id)) ?? (edit.table === "settings" ? DEFAULT_SETTINGS : undefined);
   const applied = applyEdit(stored, edit);
   if (applied.kind === "conflict") throw new ConflictFound(edit, applied.stored);
-  if (applied.record === undefined) await table.delete(edit.id);
-  else await table.put(TABLES[edit.table].parse(applied.record));
+  const after = applied.record === undefined ? undefined : TABLES[edit.table].parse(applied.record);
+  if (after) await table.put(after);
+  else await table.delete(edit.id);
+  await stampRow(db, edit, { before: stored, after }, act);
 }
 
 const KINDS: Partial<Record<TableName, string>> = {

@@ -24,7 +24,7 @@ export const exportBackup = (): Promise<Blob> =>
   backupFile(session.db, refusedEdits(), new Date().toISOString());
 
 /** Puts a checked backup in the place of everything in the open round, all or nothing. */
-export async function restoreBackup(backup: Pick<Backup, "records">): Promise<void> {
+export async function restoreBackup(backup: Pick<Backup, "records" | "history">): Promise<void> {
   restored(await fillStore(session.db, backup));
 }
 

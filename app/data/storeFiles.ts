@@ -4,6 +4,7 @@ import { overlaidRow } from "~core/record/overlay";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { LINKS, noRecords, TABLE_NAMES, type Records, type TableName } from "~core/record/tables";
 import { EPOCH, type Database } from "./database";
+import { beginAnew, historyOf } from "./device";
 import { pictureRow, storedPicture, type StoredPicture } from "./pictureBytes";
 
 /** What long work tells: the part that is done, 0 to 1. */
@@ -114,7 +115,7 @@ export async function backupFile(
     }
     parts.push(after(empty));
   }
-  parts.push(backupTail(leftOut));
+  parts.push(backupTail(leftOut, await historyOf(db)));
   return new Blob(parts, { type: "application/json" });
 }
 
@@ -159,7 +160,7 @@ export async function putRecords(
 /** Puts a checked backup in the place of everything in a store, all or nothing. The answer names the new filling. */
 export async function fillStore(
   db: Database,
-  { records }: Pick<Backup, "records">,
+  { records, history }: Pick<Backup, "records" | "history">,
   report?: Report,
 ): Promise<string> {
   const epoch = crypto.randomUUID();
@@ -168,6 +169,7 @@ export async function fillStore(
     for (const name of TABLE_NAMES) await db.table(name).clear();
     await Promise.all([db.drafts.clear(), db.journal.clear()]);
     await putRecords(db, { ...records, settings }, report);
+    await beginAnew(db, history);
     await db.facts.put({ key: EPOCH, value: epoch });
   });
   return epoch;

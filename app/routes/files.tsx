@@ -1,12 +1,15 @@
+import { deviceOf } from "~app/data/device";
 import { session } from "~app/data/session";
 import { FilesView } from "~app/features/files/FilesView";
 import type { Route } from "./+types/files";
 
 export async function clientLoader() {
-  const { yards: yardTable, horses: horseTable, visits, readings } = session.db;
-  const [yards, horses, ...counts] = await Promise.all([
+  const { yards: yardTable, horses: horseTable, visits, readings, setAside } = session.db;
+  const [yards, horses, merges, device, ...counts] = await Promise.all([
     yardTable.toArray(),
     horseTable.toArray(),
+    setAside.toArray(),
+    deviceOf(session.db),
     visits.count(),
     readings.count(),
   ]);
@@ -21,6 +24,8 @@ export async function clientLoader() {
     },
     yards,
     horses,
+    merges,
+    device: device.name,
     round: session.round,
     persisted: persisted ?? false,
     usedMb: estimate?.usage === undefined ? undefined : estimate.usage / 1e6,

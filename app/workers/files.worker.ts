@@ -1,8 +1,10 @@
 import { expose } from "comlink";
 import { openDatabase } from "~app/data/database";
+import { lookAtMerge, putTogether, type MergeEnd, type MergeLook } from "~app/data/mergeStore";
 import { backupFile, fillStore, readRecords, type Report } from "~app/data/storeFiles";
 import { readBackup, tooLarge, type Backup } from "~core/record/backup";
 import { readingsCsv } from "~core/record/csv";
+import type { Pick } from "~core/merge/merge";
 import type { Edit } from "~core/record/edit";
 import { ok, type Result } from "~core/result";
 
@@ -12,10 +14,17 @@ export interface BackupSummary {
   horses: number;
   visits: number;
   readings: number;
+  /** The device that made it, where the file tells. */
+  device: string | undefined;
 }
 
 /** The backup that was read last and is sound. */
 let read: Backup | undefined;
+
+function known(): Backup {
+  if (!read) throw new Error("no backup was read");
+  return read;
+}
 
 async function withDatabase<T>(
   name: string,
@@ -45,16 +54,25 @@ const filesWorker = {
     const found = readBackup(await file.text(), report);
     read = found.ok ? found.value : undefined;
     if (!found.ok) return found;
-    const { madeAt, records } = found.value;
+    const { madeAt, records, history } = found.value;
     const { horses, visits, readings } = records;
-    return ok({ madeAt, horses: horses.length, visits: visits.length, readings: readings.length });
+    return ok({
+      madeAt,
+      horses: horses.length,
+      visits: visits.length,
+      readings: readings.length,
+      device: history?.device.name,
+    });
   },
+  /** What bringing in what was read would do. */
+  look: (name: string, report: Report): Promise<MergeLook> =>
+    withDatabase(name, (db) => lookAtMerge(db, known(), report)),
+  /** Brings it in. */
+  merge: (name: string, decided: { picks: Record<string, Pick>; state: string }): Promise<MergeEnd> =>
+    withDatabase(name, (db) => putTogether(db, known(), decided)),
   /** Puts what was read in the place of everything in a store; the answer names the new filling. */
   restore: (name: string, report: Report): Promise<string> =>
-    withDatabase(name, (db) => {
-      if (!read) throw new Error("no backup was read");
-      return fillStore(db, read, report);
-    }),
+    withDatabase(name, (db) => fillStore(db, known(), report)),
 };
 export type FilesWorker = typeof filesWorker;
 

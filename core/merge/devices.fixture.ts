@@ -1,5 +1,5 @@
 import { applyEdit, type Edit } from "../record/edit";
-import { stamped, stampKey, type History, type RowStamps, type Stamp } from "../record/stamps";
+import { stamped, stampKey, type History, type Stamp } from "../record/stamps";
 import { TABLE_NAMES, type Records } from "../record/tables";
 import { mergeSides, type Merged, type Pick, type Side } from "./merge";
 
@@ -72,6 +72,3 @@ export const contents = ({ records }: Side): unknown =>
   TABLE_NAMES.map((table) =>
     (records[table] as Row[]).map((row) => ({ ...row })).sort((a, b) => (a.id < b.id ? -1 : 1)),
   );
-
-export const stampsOf = (side: Side): Map<string, RowStamps> =>
-  new Map(side.history.stamps.map((one) => [one.key, one]));

@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { Issue, Result } from "../result";
 import { fail, ok } from "../result";
 import { issuesOf } from "../schema/issues";
+import { historySchema, type History } from "./stamps";
 import { madeRows, migrateRow, RECORD_VERSION } from "./migrations";
 import { LINKS, noRecords, TABLE_NAMES, TABLES, type Records, type TableName } from "./tables";
 
@@ -13,6 +14,8 @@ export interface Backup {
   version: number;
   madeAt: string;
   records: Records;
+  /** Which devices wrote in it, and which of them each place last; missing in older files and made-up rounds. */
+  history?: History;
 }
 
 export const makeBackup = (records: Records, madeAt: string): Backup => ({
@@ -41,16 +44,24 @@ export const tableText = (name: TableName, first: boolean) => ({
  * The end of a backup's text. `leftOut` are rows that point to nothing: they travel beside the records, so that nothing is
  * lost and the rest can be restored.
  */
-export const backupTail = (leftOut: readonly { table: TableName; row: unknown }[] = []): string =>
-  leftOut.length === 0 ? "\n }\n}\n" : `\n },\n "leftOut": ${JSON.stringify(leftOut)}\n}\n`;
+export const backupTail = (
+  leftOut: readonly { table: TableName; row: unknown }[] = [],
+  history?: History,
+): string =>
+  [
+    "\n }",
+    ...(leftOut.length > 0 ? [`,\n "leftOut": ${JSON.stringify(leftOut)}`] : []),
+    ...(history ? [`,\n "history": ${JSON.stringify(history)}`] : []),
+    "\n}\n",
+  ].join("");
 
-export function writeBackup({ madeAt, records }: Pick<Backup, "madeAt" | "records">): string {
+export function writeBackup({ madeAt, records, history }: Omit<Backup, "format" | "version">): string {
   const tables = TABLE_NAMES.map((name, at) => {
     const { before, between, after } = tableText(name, at === 0);
     const rows = records[name].map(rowText);
     return `${before}${rows.join(between)}${after(rows.length === 0)}`;
   });
-  return `${backupHead(madeAt)}${tables.join("")}${backupTail()}`;
+  return `${backupHead(madeAt)}${tables.join("")}${backupTail([], history)}`;
 }
 
 const envelope = z.looseObject({
@@ -58,6 +69,7 @@ const envelope = z.looseObject({
   version: z.int().min(1),
   madeAt: z.string(),
   records: z.custom<Record<string, unknown>>(isTables),
+  history: z.unknown().optional(),
 });
 
 /** A file with more that is wrong is wrong altogether: it is not read on. */
@@ -93,7 +105,7 @@ export function readBackup(text: string, report: (part: number) => void = () => 
       "",
       "This is not a Plumbline backup: it lacks the backup's heading. Nothing was changed.",
     );
-  const { version, madeAt, records: found } = outer.data;
+  const { version, madeAt, records: found, history: told } = outer.data;
   if (version > RECORD_VERSION)
     return fail(
       "newer",
@@ -123,9 +135,18 @@ export function readBackup(text: string, report: (part: number) => void = () => 
     done += rows.length;
   }
   issues.push(...orphans(records));
+  const history = told === undefined ? undefined : historySchema.safeParse(told);
+  if (history?.success === false)
+    issues.push(...issuesOf(history.error, "history").map((issue) => ({ ...issue, code: "bad-row" })));
   return issues.length > 0
     ? { ok: false, issues: issues.slice(0, MOST_ISSUES) }
-    : ok({ format: FORMAT, version: RECORD_VERSION, madeAt, records });
+    : ok({
+        format: FORMAT,
+        version: RECORD_VERSION,
+        madeAt,
+        records,
+        ...(history && { history: history.data }),
+      });
 }
 
 /** Rows between two reports. */

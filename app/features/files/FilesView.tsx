@@ -9,11 +9,14 @@ import { DemoLoader } from "~app/ui/DemoLoader";
 import { RoundNote } from "~app/ui/Frame";
 import { useWording } from "~app/ui/useWording";
 import { dueEvents } from "~core/cycle/dueEvents";
+import type { SetAside } from "~core/record/setAside";
 import type { Horse } from "~core/record/horse";
 import type { Yard } from "~core/record/yard";
 import { PeoplePanel } from "./PeoplePanel";
 import { ExportRow, type Exporter } from "./ExportRow";
-import { RestorePanel } from "./RestorePanel";
+import { BringInPanel } from "./BringInPanel";
+import { DevicePanel } from "./DevicePanel";
+import { SetAsidePanel } from "./SetAsidePanel";
 import type { Wording } from "~core/foot/wording";
 import "./files.css";
 
@@ -21,13 +24,16 @@ interface FilesProps {
   counts: { yards: number; horses: number; visits: number; readings: number };
   yards: Yard[];
   horses: Horse[];
+  merges: SetAside[];
+  /** What this device is called. */
+  device: string;
   round: Round;
   persisted: boolean;
   usedMb: number | undefined;
 }
 
 /** The data is the user's: out as files in open formats, back in after a check of every row. */
-export function FilesView({ counts, yards, horses, round, persisted, usedMb }: FilesProps) {
+export function FilesView({ counts, yards, horses, merges, device, round, persisted, usedMb }: FilesProps) {
   const wording = useWording();
   const exporters: Exporter[] = [
     {
@@ -62,28 +68,39 @@ export function FilesView({ counts, yards, horses, round, persisted, usedMb }: F
           </p>
         </div>
       </header>
-      <section className="file-rows" aria-label="Take out">
-        {exporters.map((exporter) => (
-          <ExportRow key={exporter.name} {...exporter} />
-        ))}
-      </section>
-      <RestorePanel />
-      <PeoplePanel yards={yards} horses={horses} />
-      <KeepPanel persisted={persisted} />
-      <section className="file-section">
-        <h2>Made-up data</h2>
-        <p className="quiet">
-          It lies in a store of its own. Loading or leaving it never touches your records.
-        </p>
-        {round === "own" ? (
-          <div className="file-acts">
-            <DemoLoader kind="demo" label="Load the demo round" />
-            <DemoLoader kind="first-day" label="Load a first day" />
-          </div>
-        ) : (
-          <RoundNote round={round} />
-        )}
-      </section>
+      <div className="files-columns">
+        <div>
+          <section className="file-section" aria-label="Take out">
+            <h2>Take out</h2>
+            <div className="file-rows">
+              {exporters.map((exporter) => (
+                <ExportRow key={exporter.name} {...exporter} />
+              ))}
+            </div>
+          </section>
+          <KeepPanel persisted={persisted} />
+          <DevicePanel name={device} />
+        </div>
+        <div>
+          <BringInPanel />
+          <SetAsidePanel merges={merges} />
+          <PeoplePanel yards={yards} horses={horses} />
+          <section className="file-section">
+            <h2>Made-up data</h2>
+            <p className="quiet">
+              It lies in a store of its own. Loading or leaving it never touches your records.
+            </p>
+            {round === "own" ? (
+              <div className="file-acts">
+                <DemoLoader kind="demo" label="Load the demo round" />
+                <DemoLoader kind="first-day" label="Load a first day" />
+              </div>
+            ) : (
+              <RoundNote round={round} />
+            )}
+          </section>
+        </div>
+      </div>
     </div>
   );
 }

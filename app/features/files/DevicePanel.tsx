@@ -1,0 +1,56 @@
+import { Input } from "antd";
+import { useState } from "react";
+import { useRevalidator } from "react-router";
+import { renameDevice } from "~app/data/device";
+import { session } from "~app/data/session";
+import { storageTrouble } from "~app/data/trouble";
+
+/** Longest name of a device. */
+const MOST_LETTERS = 40;
+
+/** What this device is called in its files, and where two of them are put together. */
+export function DevicePanel({ name }: { name: string }) {
+  const [typed, setTyped] = useState(name);
+  const [trouble, setTrouble] = useState<string>();
+  const { revalidate } = useRevalidator();
+  const keep = async () => {
+    const text = typed.trim();
+    if (text === name) return;
+    if (text === "") {
+      setTrouble("A device needs a name.");
+      return;
+    }
+    try {
+      await renameDevice(session.db, text);
+      setTrouble(undefined);
+      void revalidate();
+    } catch (error) {
+      setTrouble(storageTrouble(error));
+    }
+  };
+  return (
+    <section className="file-section" aria-label="This device">
+      <h2>This device</h2>
+      <label className="device-name">
+        <span>is called</span>
+        <Input
+          value={typed}
+          maxLength={MOST_LETTERS}
+          status={trouble ? "error" : ""}
+          onChange={(event) => setTyped(event.target.value)}
+          onBlur={() => void keep()}
+          onPressEnter={() => void keep()}
+        />
+      </label>
+      {trouble && (
+        <p className="ember" role="alert">
+          {trouble}
+        </p>
+      )}
+      <p className="quiet">
+        The name stands in its backups, so that you see which device a value comes from. Each keeps its own
+        records; bring the file of one in on the other, and back.
+      </p>
+    </section>
+  );
+}
