@@ -95,6 +95,7 @@ function Application() {
   const { save, undo } = useEdits();
   useEffect(() => session.onOthers("changed", () => void revalidate()), [revalidate]);
   useEffect(() => session.onOthers("restored", () => session.setReplaced()), []);
+  useEffect(keepByItself, []);
   useEffect(() => {
     const ask = (event: BeforeUnloadEvent) => {
       if (session.busy) event.preventDefault();
@@ -136,6 +137,20 @@ function Application() {
       </AntApp>
     </ConfigProvider>
   );
+}
+
+/** Backups by themselves: a while after the start, and every hour. */
+function keepByItself(): () => void {
+  const keep = () =>
+    void import("./data/backups")
+      .then(({ keepBackedUp }) => keepBackedUp())
+      .catch((error: unknown) => console.warn("No backup by itself:", error));
+  const first = setTimeout(keep, 8000);
+  const again = setInterval(keep, 3_600_000);
+  return () => {
+    clearTimeout(first);
+    clearInterval(again);
+  };
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {

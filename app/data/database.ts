@@ -36,6 +36,8 @@ export type Database = Dexie &
     journal: EntityTable<JournalEntry, "seq">;
     facts: EntityTable<{ key: string; value: string }, "key">;
     stamps: EntityTable<RowStamps, "key">;
+    /** What the browser lends: the folder for backups. */
+    handles: EntityTable<{ key: string; handle: unknown }, "key">;
   };
 
 /** Indexes of each table, by the version of the records that brought it. */
@@ -93,8 +95,8 @@ const STORE_STEPS: {
         });
     },
   },
-  // Who touched each place last: what was there before is known to everybody.
-  { version: 14.1, stores: { stamps: "key" }, upgrade: () => Promise.resolve() },
+  // Who touched each place last: what was there before is known to everybody. What the browser lends.
+  { version: 14.1, stores: { stamps: "key", handles: "key" }, upgrade: () => Promise.resolve() },
 ];
 
 /**

@@ -6,6 +6,7 @@ import { deleteDrafts, letGoOfDrafts } from "./drafts";
 import { session, type Change, type Conflict, type TakenDraft } from "./session";
 import { EPOCH } from "./database";
 import { knowDevice, nextAct, stampRow } from "./device";
+import { persistFirstRecord } from "./persist";
 import { storageTrouble } from "./trouble";
 
 /** How saving ended; `tables` are those that were written. */
@@ -34,7 +35,10 @@ export const saveEdits = (edits: readonly Edit[], drafts: readonly TakenDraft[] 
     const again = await sendRefused();
     const saved = await keepAfterRefused({ edits, drafts });
     if (saved.kind === "failed") session.setRefused(withRefused(session.refused(), { edits, drafts }));
-    if (saved.kind === "saved") saved.tables.push(...again);
+    if (saved.kind === "saved") {
+      saved.tables.push(...again);
+      void persistFirstRecord();
+    }
     sayHow(saved);
     return saved;
   });

@@ -1,16 +1,23 @@
 import { startFiles } from "~app/workers/files";
 import type { Backup } from "~core/record/backup";
+import { noteBackup } from "./backupNote";
+import { deviceOf } from "./device";
 import { session } from "./session";
 import { backupFile, fillStore, type Report } from "./storeFiles";
 
 /** What the store refused, laid over everything that leaves as a file. */
-const refusedEdits = () => session.refused().flatMap(({ edits }) => edits);
+export const refusedEdits = () => session.refused().flatMap(({ edits }) => edits);
 
 /** A backup of the open round made in a worker, with progress; it can be called off. */
-export const startBackup = (report: Report) => {
-  const { name } = session.db;
+export const startBackup = (report: Report, passphrase?: string) => {
+  const { db } = session;
   const madeAt = new Date().toISOString();
-  return startFiles((remote, told) => remote.backup(name, refusedEdits(), madeAt, told), report);
+  return startFiles(async (remote, told) => {
+    const { act } = await deviceOf(db);
+    const file = await remote.backup(db.name, refusedEdits(), { madeAt, passphrase }, told);
+    await noteBackup(db, act, false);
+    return file;
+  }, report);
 };
 
 /** The readings of the open round as a CSV, made in a worker. */

@@ -1,3 +1,7 @@
+import { lastBackup } from "~app/data/backupNote";
+import { atStake, folderOf } from "~app/data/backups";
+import { persistAnswer } from "~app/data/persist";
+import { backupWanted } from "~core/record/backupAge";
 import { deviceOf } from "~app/data/device";
 import { session } from "~app/data/session";
 import { FilesView } from "~app/features/files/FilesView";
@@ -26,8 +30,14 @@ export async function clientLoader() {
     horses,
     merges,
     device: device.name,
+    backups: {
+      folder: await folderOf(session.db),
+      last: await lastBackup(session.db),
+      wanted: backupWanted(await atStake(session.db)),
+    },
     round: session.round,
     persisted: persisted ?? false,
+    persistAnswer: await persistAnswer(),
     usedMb: estimate?.usage === undefined ? undefined : estimate.usage / 1e6,
   };
 }

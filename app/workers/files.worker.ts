@@ -1,12 +1,14 @@
 import { expose } from "comlink";
 import { openDatabase } from "~app/data/database";
 import { lookAtMerge, putTogether, type MergeEnd, type MergeLook } from "~app/data/mergeStore";
+import { isSealed, seal, unseal } from "~app/data/sealed";
+import { writeInto } from "~app/data/folder";
 import { backupFile, fillStore, readRecords, type Report } from "~app/data/storeFiles";
 import { readBackup, tooLarge, type Backup } from "~core/record/backup";
 import { readingsCsv } from "~core/record/csv";
 import type { Pick } from "~core/merge/merge";
 import type { Edit } from "~core/record/edit";
-import { ok, type Result } from "~core/result";
+import { fail, ok, type Result } from "~core/result";
 
 /** What a backup holds, to be looked at before it is restored. */
 export interface BackupSummary {
@@ -39,8 +41,26 @@ async function withDatabase<T>(
 }
 
 const filesWorker = {
-  backup: (name: string, refused: Edit[], madeAt: string, report: Report): Promise<Blob> =>
-    withDatabase(name, (db) => backupFile(db, refused, madeAt, report)),
+  /** A backup as a file, sealed where a passphrase is given. */
+  backup: (
+    name: string,
+    refused: Edit[],
+    { madeAt, passphrase }: { madeAt: string; passphrase: string | undefined },
+    report: Report,
+  ): Promise<Blob> =>
+    withDatabase(name, async (db) => {
+      const file = await backupFile(db, refused, madeAt, report);
+      return passphrase === undefined ? file : seal(file, passphrase);
+    }),
+  /** A backup into a folder, read back. */
+  backupInto: (
+    name: string,
+    refused: Edit[],
+    { folder, device, madeAt }: { folder: FileSystemDirectoryHandle; device: string; madeAt: string },
+  ): Promise<string> =>
+    withDatabase(name, async (db) =>
+      writeInto(folder, { device, madeAt }, await backupFile(db, refused, madeAt)),
+    ),
   readingsCsv: (name: string, refused: Edit[], report: Report): Promise<Blob> =>
     withDatabase(name, async (db) => {
       const records = await readRecords(db, refused, ["yards", "horses", "readings"]);
@@ -48,10 +68,19 @@ const filesWorker = {
       return new Blob([readingsCsv(records)], { type: "text/csv" });
     }),
   /** Reads a file and keeps it for `restore`. */
-  read: async (file: Blob, report: Report): Promise<Result<BackupSummary>> => {
+  read: async (
+    file: Blob,
+    passphrase: string | undefined,
+    report: Report,
+  ): Promise<Result<BackupSummary>> => {
+    read = undefined;
     const large = tooLarge(file.size);
     if (large) return large;
-    const found = readBackup(await file.text(), report);
+    const sealed = await isSealed(file);
+    if (sealed && passphrase === undefined) return fail("sealed", "", "This file is behind a passphrase.");
+    const content = sealed ? await unseal(file, passphrase ?? "") : ok(await file.text());
+    if (!content.ok) return content;
+    const found = readBackup(content.value, report);
     read = found.ok ? found.value : undefined;
     if (!found.ok) return found;
     const { madeAt, records, history } = found.value;

@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Input } from "antd";
 import { proxy } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
@@ -16,6 +16,7 @@ import { WorkLine } from "./WorkLine";
 
 interface Chosen {
   name: string;
+  file: File;
   read: Result<BackupSummary>;
 }
 
@@ -57,15 +58,15 @@ export function BringInPanel() {
     setSaid(text);
     void revalidate();
   };
-  const choose = async (file: File) => {
+  const choose = async (file: File, passphrase?: string) => {
     leave();
     setSaid(undefined);
     worker.current = filesWorker();
     const read = await ask(
       "Reading the file",
-      (remote, report) => remote.read(file, report as never) as Promise<Result<BackupSummary>>,
+      (remote, report) => remote.read(file, passphrase, report as never) as Promise<Result<BackupSummary>>,
     );
-    if (read) setChosen({ name: file.name, read });
+    if (read) setChosen({ name: file.name, file, read });
   };
   const restore = async () => {
     const epoch = await ask("Restoring", (remote, report) =>
@@ -96,7 +97,9 @@ export function BringInPanel() {
     const aside = ended.setAside > 0 ? ` ${ended.setAside} set aside, below.` : "";
     finish(`Put together.${aside} Back up now and bring that file in on ${from}: then both agree.`);
   };
-  const issues: Issue[] = chosen && !chosen.read.ok ? chosen.read.issues : [];
+  const all: Issue[] = chosen && !chosen.read.ok ? chosen.read.issues : [];
+  const shut = all.some(({ code }) => code === "sealed" || code === "passphrase");
+  const issues = all.filter(({ code }) => code !== "sealed");
   const summary = chosen?.read.ok ? chosen.read.value : undefined;
   return (
     <section className="file-section" aria-label="Bring in a backup">
@@ -109,7 +112,7 @@ export function BringInPanel() {
         <span>Choose a backup file</span>
         <input
           type="file"
-          accept="application/json,.json"
+          accept="application/json,.json,.sealed"
           disabled={part !== undefined}
           onChange={(event) => {
             const file = event.target.files?.[0];
@@ -119,6 +122,9 @@ export function BringInPanel() {
         />
       </label>
       {part !== undefined && <WorkLine name={doing} part={part} onCancel={leave} />}
+      {shut && chosen && part === undefined && (
+        <PassphraseField name={chosen.name} onGiven={(passphrase) => void choose(chosen.file, passphrase)} />
+      )}
       {summary && chosen && !look && part === undefined && (
         <div className="restore-found">
           <p>
@@ -161,5 +167,26 @@ export function BringInPanel() {
         </div>
       )}
     </section>
+  );
+}
+
+function PassphraseField({ name, onGiven }: { name: string; onGiven: (passphrase: string) => void }) {
+  const [typed, setTyped] = useState("");
+  return (
+    <div className="file-acts">
+      <p>
+        <b>{name}</b> is behind a passphrase.
+      </p>
+      <Input.Password
+        aria-label="Its passphrase"
+        autoComplete="off"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onPressEnter={() => onGiven(typed)}
+      />
+      <Button type="primary" disabled={typed === ""} onClick={() => onGiven(typed)}>
+        Open it
+      </Button>
+    </div>
   );
 }

@@ -1,7 +1,8 @@
 import { Button } from "antd";
-import { useState } from "react";
+import type { ComponentProps } from "react";
 import { useRevalidator } from "react-router";
 import { startBackup, startReadingsCsv } from "~app/data/files";
+import { askToPersist } from "~app/data/persist";
 import { readRosterRecords } from "~app/data/queries";
 import type { Round } from "~app/data/session";
 import { todayHere } from "~app/ui/days";
@@ -15,6 +16,8 @@ import type { Yard } from "~core/record/yard";
 import { PeoplePanel } from "./PeoplePanel";
 import { ExportRow, type Exporter } from "./ExportRow";
 import { BringInPanel } from "./BringInPanel";
+import { FolderPanel } from "./FolderPanel";
+import { SealedRow } from "./SealedRow";
 import { DevicePanel } from "./DevicePanel";
 import { SetAsidePanel } from "./SetAsidePanel";
 import type { Wording } from "~core/foot/wording";
@@ -28,19 +31,23 @@ interface FilesProps {
   /** What this device is called. */
   device: string;
   round: Round;
+  backups: ComponentProps<typeof FolderPanel>;
   persisted: boolean;
+  /** What the browser said when it was asked to keep the records. */
+  persistAnswer: string | undefined;
   usedMb: number | undefined;
 }
 
 /** The data is the user's: out as files in open formats, back in after a check of every row. */
-export function FilesView({ counts, yards, horses, merges, device, round, persisted, usedMb }: FilesProps) {
+export function FilesView(props: FilesProps) {
+  const { counts, yards, horses, merges, device, round, backups, persisted, persistAnswer, usedMb } = props;
   const wording = useWording();
   const exporters: Exporter[] = [
     {
       name: "Back up everything",
       why: "One JSON file with every record. Restore it here, on this device or another.",
       file: { name: `plumbline-${todayHere()}.json`, type: "application/json" },
-      start: startBackup,
+      start: (report) => startBackup(report),
     },
     {
       name: "Readings as CSV",
@@ -77,8 +84,10 @@ export function FilesView({ counts, yards, horses, merges, device, round, persis
                 <ExportRow key={exporter.name} {...exporter} />
               ))}
             </div>
+            <SealedRow />
           </section>
-          <KeepPanel persisted={persisted} />
+          {round === "own" && <FolderPanel {...backups} />}
+          <KeepPanel persisted={persisted} answer={persistAnswer} />
           <DevicePanel name={device} />
         </div>
         <div>
@@ -112,26 +121,25 @@ async function dueDates(wording: Wording): Promise<string> {
   return dueCalendar(events, new Date().toISOString());
 }
 
-function KeepPanel({ persisted }: { persisted: boolean }) {
-  const [answer, setAnswer] = useState<boolean>();
+function KeepPanel({ persisted, answer }: { persisted: boolean; answer: string | undefined }) {
   const { revalidate } = useRevalidator();
   return (
-    <section className="file-section">
+    <section className="file-section" aria-label="Kept by this browser">
       <h2>Kept by this browser</h2>
-      {persisted || answer ? (
+      {persisted ? (
         <p className="quiet">
           The browser has promised not to clear this data by itself. A backup is still yours to make.
         </p>
       ) : (
         <>
           <p className="quiet">
-            {answer === false
-              ? "The browser did not promise. It may clear the data when space runs short: back up often, or install Plumbline as an app."
-              : "A browser may clear data when space runs short. Ask it to keep yours."}
+            {answer === undefined
+              ? "A browser may clear data when space runs short. It is asked to keep yours when your first record is made."
+              : "The browser was asked and did not promise. It may clear the data when space runs short: back up often, or install Plumbline as an app."}
           </p>
           <Button
             onClick={async () => {
-              setAnswer((await navigator.storage?.persist?.()) ?? false);
+              await askToPersist();
               void revalidate();
             }}
           >

@@ -14,6 +14,7 @@ import { RunningLate } from "./RunningLate";
 import { DayStrip } from "./DayStrip";
 import "./today.css";
 
+const BackupLine = lazy(() => import("~app/ui/BackupLine"));
 /** Wanted on an empty day and for a demo of another day: a day like any other does without. */
 const DemoLoader = lazy(() =>
   import("~app/ui/DemoLoader").then(({ DemoLoader: loader }) => ({ default: loader })),
@@ -61,6 +62,11 @@ export function TodayView({ today, plan, feet, cases, names, empty, madeFor, wan
               <DemoLoader kind="demo" label="Make it anew for today" quiet />
             </Suspense>
           </p>
+        )}
+        {!empty && madeFor === undefined && (
+          <Suspense>
+            <BackupLine />
+          </Suspense>
         )}
         {(empty || wanted) && (
           <Suspense>
