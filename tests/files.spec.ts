@@ -1,4 +1,5 @@
 import { readFile, writeFile } from "node:fs/promises";
+import { strFromU8, unzipSync } from "fflate";
 import { expect, openDemo, test } from "./round";
 import type { Page } from "@playwright/test";
 
@@ -56,6 +57,17 @@ test("readings leave as CSV, due dates as a calendar", async ({ page }) => {
   const calendar = await take(page, "Due dates as a calendar");
   expect(calendar.text.match(/BEGIN:VEVENT/g)).toHaveLength(43);
   expect(calendar.text).toContain("SUMMARY:Larkspur due");
+});
+
+test("every table leaves as CSV in one file, units in the headers", async ({ page }) => {
+  await openDemo(page);
+  await page.goto("/files");
+  const zip = await take(page, "Every table as CSV");
+  const files = unzipSync(await readFile(zip.path));
+  expect(Object.keys(files)).toEqual(expect.arrayContaining(["horses.csv", "readings.csv", "settings.csv"]));
+  const horses = strFromU8(files["horses.csv"] as Uint8Array).split("\r\n");
+  expect(horses[0]).toContain("massKg (kg)");
+  expect(horses).toHaveLength(45);
 });
 
 test("the demo never touches one's own records, and leaving it brings them back", async ({ page }) => {

@@ -26,6 +26,12 @@ export const startReadingsCsv = (report: Report) => {
   return startFiles((remote, told) => remote.readingsCsv(name, refusedEdits(), told), report);
 };
 
+/** Every table of the open round as CSV, made in a worker. */
+export const startTablesZip = (report: Report) => {
+  const { name } = session.db;
+  return startFiles((remote, told) => remote.tablesZip(name, refusedEdits(), told), report);
+};
+
 /** A backup without a worker: where the page, or the store, is in trouble. */
 export const exportBackup = (): Promise<Blob> =>
   backupFile(session.db, refusedEdits(), new Date().toISOString());

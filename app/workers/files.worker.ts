@@ -2,12 +2,14 @@ import { expose } from "comlink";
 import { openDatabase } from "~app/data/database";
 import { lookAtMerge, putTogether, type MergeEnd, type MergeLook } from "~app/data/mergeStore";
 import { isSealed, seal, unseal } from "~app/data/sealed";
+import { tablesZip } from "~app/data/tablesZip";
 import { writeInto } from "~app/data/folder";
 import { backupFile, fillStore, readRecords, type Report } from "~app/data/storeFiles";
 import { readBackup, tooLarge, type Backup } from "~core/record/backup";
 import { readingsCsv } from "~core/record/csv";
 import type { Pick } from "~core/merge/merge";
 import type { Edit } from "~core/record/edit";
+import { TABLE_NAMES } from "~core/record/tables";
 import { fail, ok, type Result } from "~core/result";
 
 /** What a backup holds, to be looked at before it is restored. */
@@ -66,6 +68,17 @@ const filesWorker = {
       const records = await readRecords(db, refused, ["yards", "horses", "readings"]);
       report(0.7);
       return new Blob([readingsCsv(records)], { type: "text/csv" });
+    }),
+  /** Every table as CSV, the bytes of pictures aside. */
+  tablesZip: (name: string, refused: Edit[], report: Report): Promise<Blob> =>
+    withDatabase(name, async (db) => {
+      const records = await readRecords(
+        db,
+        refused,
+        TABLE_NAMES.filter((table) => table !== "pictures"),
+      );
+      report(0.5);
+      return tablesZip(records);
     }),
   /** Reads a file and keeps it for `restore`. */
   read: async (

@@ -1,7 +1,7 @@
 import { Button } from "antd";
 import type { ComponentProps } from "react";
 import { useRevalidator } from "react-router";
-import { startBackup, startReadingsCsv } from "~app/data/files";
+import { startBackup, startReadingsCsv, startTablesZip } from "~app/data/files";
 import { askToPersist } from "~app/data/persist";
 import { readRosterRecords } from "~app/data/queries";
 import type { Round } from "~app/data/session";
@@ -56,6 +56,12 @@ export function FilesView(props: FilesProps) {
       start: startReadingsCsv,
     },
     {
+      name: "Every table as CSV",
+      why: "One ZIP, a file a table, units in the headers: for a spreadsheet or another program.",
+      file: { name: `plumbline-tables-${todayHere()}.zip`, type: "application/zip" },
+      start: startTablesZip,
+    },
+    {
       name: "Due dates as a calendar",
       why: "An .ics file. Bring it in again later: the dates move, they do not double.",
       file: { name: `plumbline-due-${todayHere()}.ics`, type: "text/calendar" },
@@ -68,8 +74,9 @@ export function FilesView(props: FilesProps) {
         <div>
           <h1>Files</h1>
           <p className="quiet">
-            {round === "own" ? "Your own records" : "The made-up round"}: {counts.horses} horses in{" "}
-            {counts.yards} yards, {counts.visits} visits, {counts.readings} readings
+            {round === "own" ? "Your own records" : "The made-up round"}: {several(counts.horses, "horse")} in{" "}
+            {several(counts.yards, "yard")}, {several(counts.visits, "visit")},{" "}
+            {several(counts.readings, "reading")}
             {usedMb !== undefined &&
               ` · about ${usedMb < 10 ? usedMb.toFixed(1) : Math.round(usedMb)} MB of this browser`}
           </p>
@@ -88,12 +95,12 @@ export function FilesView(props: FilesProps) {
           </section>
           {round === "own" && <FolderPanel {...backups} />}
           <KeepPanel persisted={persisted} answer={persistAnswer} />
-          <DevicePanel name={device} />
         </div>
         <div>
           <BringInPanel />
           <SetAsidePanel merges={merges} />
           <PeoplePanel yards={yards} horses={horses} />
+          <DevicePanel name={device} />
           <section className="file-section">
             <h2>Made-up data</h2>
             <p className="quiet">
@@ -113,6 +120,8 @@ export function FilesView(props: FilesProps) {
     </div>
   );
 }
+
+const several = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
 
 /** The due dates of the round as a calendar's text. */
 async function dueDates(wording: Wording): Promise<string> {
