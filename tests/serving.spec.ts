@@ -1,4 +1,6 @@
 import { readFile, writeFile } from "node:fs/promises";
+import { createServer } from "node:http";
+import type { AddressInfo } from "node:net";
 import { expect, openDemo, test } from "./round";
 
 test.use({ serviceWorkers: "allow" });
@@ -25,18 +27,96 @@ test("a deep address gets the application, a file that is not there gets 404", a
   expect((await request.get("/assets/nothing.js")).status()).toBe(404);
 });
 
-test("the page tells the browser to talk to no other origin", async ({ page }) => {
+test("the page and every answer tell the browser: no other origin, no script that the build did not write, no frame", async ({
+  page,
+  request,
+}) => {
+  const inPage = /content="(default-src[^"]*)"/.exec(await (await request.get("/")).text())?.[1] ?? "";
+  const policy = inPage.replaceAll("&#x27;", "'");
+  const scripts = /script-src ([^;]*)/.exec(policy)?.[1] ?? "";
+  expect(scripts).toContain("'sha256-");
+  expect(scripts).not.toMatch(/'unsafe-inline'|'unsafe-eval'/);
+  for (const address of ["/", "/offline.js", "/mark.svg", "/visits/anything"]) {
+    const headers = (await request.get(address)).headers();
+    expect(headers["content-security-policy"]).toBe(`${policy}; frame-ancestors 'none'`);
+    expect(headers).toMatchObject({ "x-frame-options": "DENY", "cross-origin-opener-policy": "same-origin" });
+    expect(headers["permissions-policy"]).toContain("geolocation=()");
+  }
   await page.goto("/");
-  const policy = await page.locator("meta[http-equiv=Content-Security-Policy]").getAttribute("content");
-  expect(policy).toContain("default-src 'self'");
-  expect(policy).toContain("connect-src 'self'");
-  const refused = await page.evaluate(() =>
-    fetch("http://127.0.0.1:9/").then(
+  await expect(page.getByRole("heading", { name: "No horses here yet" })).toBeVisible();
+  const tried = await page.evaluate(async () => {
+    const fetched = await fetch("http://127.0.0.1:9/").then(
       () => "answered",
       (error: Error) => error.name,
-    ),
+    );
+    const script = document.createElement("script");
+    script.textContent = "document.title = 'run'";
+    document.body.append(script);
+    const image = document.createElement("img");
+    image.setAttribute("onerror", "document.title = 'run'");
+    image.src = "/nothing.png";
+    document.body.append(image);
+    await new Promise((done) => setTimeout(done, 300));
+    return { fetched, title: document.title };
+  });
+  expect(tried).toEqual({ fetched: "TypeError", title: expect.not.stringContaining("run") });
+});
+
+test("a worker is bound by the same policy: an address that would answer is not reached", async ({
+  browser,
+  request,
+  baseURL,
+}) => {
+  const stranger = createServer((_, answer) => {
+    answer.setHeader("access-control-allow-origin", "*");
+    answer.end("here");
+  });
+  await new Promise<void>((done) => stranger.listen(0, "127.0.0.1", done));
+  const { port } = stranger.address() as AddressInfo;
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  const policy = (await request.get("/")).headers()["content-security-policy"] ?? "";
+  const body = `fetch("http://127.0.0.1:${port}/").then(() => postMessage("answered"), () => postMessage("refused"))`;
+  for (const [name, headers] of [
+    ["free", {}],
+    ["bound", { "content-security-policy": policy }],
+  ] as const)
+    await page.route(`**/assets/${name}.js`, (route) =>
+      route.fulfill({ contentType: "text/javascript", headers, body }),
+    );
+  await page.goto(baseURL ?? "");
+  const asked = (name: string) =>
+    page.evaluate(
+      (address) =>
+        new Promise<string>((done) => {
+          const worker = new Worker(address, { type: "module" });
+          worker.onmessage = ({ data }) => done(String(data));
+          worker.onerror = () => done("did not start");
+        }),
+      `/assets/${name}.js`,
+    );
+  // Without the header it would be reached: it is the header that refuses.
+  expect([await asked("free"), await asked("bound")]).toEqual(["answered", "refused"]);
+  await context.close();
+  stranger.close();
+});
+
+test("inside another page it does not open, and says so where the server's headers are missing", async ({
+  page,
+  baseURL,
+}) => {
+  // A host that sends none of the headers.
+  await page.route("**/bare", async (route) => {
+    const answer = await page.request.get("/");
+    await route.fulfill({ contentType: "text/html", body: await answer.text() });
+  });
+  await page.route("**/outer", (route) =>
+    route.fulfill({ contentType: "text/html", body: `<iframe src="${baseURL ?? ""}/bare"></iframe>` }),
   );
-  expect(refused).toBe("TypeError");
+  await page.goto("/outer");
+  await expect(
+    page.frameLocator("iframe").getByText("Plumbline does not open inside another page"),
+  ).toBeVisible();
 });
 
 test("the type is bundled: the page's face is loaded from its own address", async ({ page }) => {
