@@ -1,5 +1,5 @@
 import { readFile, writeFile } from "node:fs/promises";
-import { createServer } from "node:http";
+import { createServer, type RequestListener } from "node:http";
 import type { AddressInfo } from "node:net";
 import { expect, openDemo, test } from "./round";
 
@@ -62,29 +62,33 @@ test("the page and every answer tell the browser: no other origin, no script tha
   expect(tried).toEqual({ fetched: "TypeError", title: expect.not.stringContaining("run") });
 });
 
-test("a worker is bound by the same policy: an address that would answer is not reached", async ({
+test("a worker is bound by the header of its own file: an address that would answer is not reached", async ({
   browser,
   request,
-  baseURL,
 }) => {
-  const stranger = createServer((_, answer) => {
-    answer.setHeader("access-control-allow-origin", "*");
-    answer.end("here");
+  const listen = async (answer: RequestListener) => {
+    const server = createServer(answer);
+    await new Promise<void>((done) => server.listen(0, "127.0.0.1", done));
+    return { server, address: `http://127.0.0.1:${(server.address() as AddressInfo).port}` };
+  };
+  const stranger = await listen((_, response) => {
+    response.setHeader("access-control-allow-origin", "*");
+    response.end("here");
   });
-  await new Promise<void>((done) => stranger.listen(0, "127.0.0.1", done));
-  const { port } = stranger.address() as AddressInfo;
+  const policy = (await request.get("/")).headers()["content-security-policy"] ?? "";
+  // One worker without the header that this server sends, one with it; the page itself is bound by nothing.
+  const host = await listen(({ url = "" }, response) => {
+    response.setHeader("content-type", url.endsWith(".js") ? "text/javascript" : "text/html");
+    if (url === "/bound.js") response.setHeader("content-security-policy", policy);
+    response.end(
+      url.endsWith(".js")
+        ? `fetch("${stranger.address}/").then(() => postMessage("answered"), () => postMessage("refused"))`
+        : "<title>host</title>",
+    );
+  });
   const context = await browser.newContext();
   const page = await context.newPage();
-  const policy = (await request.get("/")).headers()["content-security-policy"] ?? "";
-  const body = `fetch("http://127.0.0.1:${port}/").then(() => postMessage("answered"), () => postMessage("refused"))`;
-  for (const [name, headers] of [
-    ["free", {}],
-    ["bound", { "content-security-policy": policy }],
-  ] as const)
-    await page.route(`**/assets/${name}.js`, (route) =>
-      route.fulfill({ contentType: "text/javascript", headers, body }),
-    );
-  await page.goto(baseURL ?? "");
+  await page.goto(host.address);
   const asked = (name: string) =>
     page.evaluate(
       (address) =>
@@ -93,12 +97,12 @@ test("a worker is bound by the same policy: an address that would answer is not 
           worker.onmessage = ({ data }) => done(String(data));
           worker.onerror = () => done("did not start");
         }),
-      `/assets/${name}.js`,
+      name,
     );
-  // Without the header it would be reached: it is the header that refuses.
-  expect([await asked("free"), await asked("bound")]).toEqual(["answered", "refused"]);
+  expect([await asked("/free.js"), await asked("/bound.js")]).toEqual(["answered", "refused"]);
   await context.close();
-  stranger.close();
+  host.server.close();
+  stranger.server.close();
 });
 
 test("inside another page it does not open, and says so where the server's headers are missing", async ({
