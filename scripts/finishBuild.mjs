@@ -20,6 +20,14 @@ const { count, size, warnings } = await generateSW({
   inlineWorkboxRuntime: true,
   sourcemap: false,
   maximumFileSizeToCacheInBytes: LARGEST_FILE,
+  // Tabs that still run the version before get its files from where it was kept.
+  runtimeCaching: [
+    {
+      urlPattern: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith("/assets/"),
+      handler: "CacheFirst",
+      options: { cacheName: "plumbline-before" },
+    },
+  ],
   navigateFallback: "/index.html",
   dontCacheBustURLsMatching: /^assets\//,
   cleanupOutdatedCaches: true,

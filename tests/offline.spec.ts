@@ -1,4 +1,4 @@
-import { cp, readFile, rm, writeFile } from "node:fs/promises";
+import { cp, readdir, readFile, rm, writeFile } from "node:fs/promises";
 import { spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
 import { expect, openDemo, test, TODAY } from "./round";
@@ -83,6 +83,52 @@ test("with the server gone it opens; when a new version is there it says so, and
   } finally {
     second?.kill();
     first.server.kill();
+    await context.close();
+  }
+});
+
+test("another tab does not load anew by itself when one changes over: what is half typed stays, and the rest of its version is still there", async ({
+  browser,
+}, info) => {
+  const directory = info.outputPath("client");
+  await cp("build/client", directory, { recursive: true });
+  const served = await start(directory);
+  const context = await browser.newContext();
+  const [page, other] = [await context.newPage(), await context.newPage()];
+  try {
+    await page.goto(served.address);
+    await page.evaluate(ready);
+    await other.goto(`${served.address}/horses/new`);
+    await other.getByRole("textbox", { name: "Notes" }).fill("likes apples");
+    // The next version has another page, and no longer the part that this one loads when something is looked for.
+    const finder =
+      (await readdir(`${directory}/assets`)).find((name) => /^CommandFinder-.*\.js$/.test(name)) ?? "";
+    const worker = await readFile(`${directory}/offline.js`, "utf8");
+    const next = worker
+      .replace(/("?url"?:"index\.html","?revision"?:")[^"]*/, "$1next")
+      .replace(new RegExp(`\\{"?url"?:"assets/${finder}","?revision"?:null\\},?`), "");
+    expect(next.length).toBeLessThan(worker.length - 20);
+    await writeFile(`${directory}/offline.js`, next);
+    for (const name of ["offline.js", `assets/${finder}`])
+      for (const ending of ["", ".gz", ".br"])
+        if (name !== "offline.js" || ending !== "")
+          await rm(`${directory}/${name}${ending}`, { force: true });
+    served.server.kill();
+    const again = await start(directory, Number(new URL(served.address).port));
+    served.server = again.server;
+    await page.reload();
+    await page.getByRole("button", { name: "Change over now" }).click({ timeout: 20_000 });
+    await expect(other.getByText("Plumbline has changed over in another tab.")).toBeVisible({
+      timeout: 20_000,
+    });
+    await expect(other.getByRole("textbox", { name: "Notes" })).toHaveValue("likes apples");
+    await other.locator("body").press("Control+k");
+    await expect(other.getByRole("combobox").or(other.getByRole("searchbox")).first()).toBeVisible();
+    await other.keyboard.press("Escape");
+    await other.getByRole("button", { name: "Load anew" }).click();
+    await expect(other.getByText("Plumbline has changed over in another tab.")).toBeHidden();
+  } finally {
+    served.server.kill();
     await context.close();
   }
 });

@@ -125,5 +125,18 @@ export function openDatabase(name: string): Database {
         for (const { table, row } of made) await transaction.table(table).put(row);
       });
   for (const { version, stores, upgrade } of STORE_STEPS) db.version(version).stores(stores).upgrade(upgrade);
+  // A store that a newer version wrote would open, and lose what this one does not know: it is left alone.
+  const known = db.verno;
+  db.on("ready", () => {
+    if (db.backendDB().version > 10 * known) throw new NewerStore();
+  });
   return db;
+}
+
+/** The records in this browser were carried up by a newer version than this. */
+export class NewerStore extends Error {
+  override name = "NewerStore";
+  constructor() {
+    super("The records in this browser were written by a newer Plumbline.");
+  }
 }

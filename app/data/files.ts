@@ -2,6 +2,7 @@ import { startFiles } from "~app/workers/files";
 import type { Backup } from "~core/record/backup";
 import { noteBackup } from "./backupNote";
 import { deviceOf } from "./device";
+import { rescueFile } from "./rescue";
 import { session } from "./session";
 import { backupFile, fillStore, type Report } from "./storeFiles";
 
@@ -33,8 +34,16 @@ export const startTablesZip = (report: Report) => {
 };
 
 /** A backup without a worker: where the page, or the store, is in trouble. */
-export const exportBackup = (): Promise<Blob> =>
-  backupFile(session.db, refusedEdits(), new Date().toISOString());
+export async function exportBackup(): Promise<Blob> {
+  const madeAt = new Date().toISOString();
+  const opens = await session.db.open().then(
+    () => true,
+    () => false,
+  );
+  // A store that this version cannot carry up leaves as it is; one that is not there at all, with what is in memory.
+  const rescued = opens ? undefined : await rescueFile(session.db.name, madeAt).catch(() => undefined);
+  return rescued ?? backupFile(session.db, refusedEdits(), madeAt);
+}
 
 /** Puts a checked backup in the place of everything in the open round, all or nothing. */
 export async function restoreBackup(backup: Pick<Backup, "records" | "history">): Promise<void> {

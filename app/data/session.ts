@@ -70,9 +70,15 @@ class Session {
   #conflict: Conflict | undefined;
   #refused: readonly Change[] = [];
   #replaced = false;
+  #outdated = false;
   #busy = 0;
 
   constructor() {
+    this.db.on("versionchange", () => {
+      this.db.close();
+      this.#outdated = true;
+      this.say(this.#save);
+    });
     // Held as long as this tab lives: the others see by it whose drafts are still being typed.
     if (globalThis.navigator?.locks)
       void navigator.locks.request(sittingLock(this.sitting), () => new Promise(() => undefined));
@@ -136,6 +142,9 @@ class Session {
     this.#replaced = true;
     this.say(this.#save);
   }
+
+  /** True once a newer version in another tab has carried the records up: this one cannot write them any more. */
+  readonly outdated = (): boolean => this.#outdated;
 
   /** Counts what must not be cut off: something held on a drawing, or on its way to the store. Call the answer when it is done. */
   hold(): () => void {

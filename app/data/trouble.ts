@@ -3,6 +3,8 @@ export function storageTrouble(error: unknown): string {
   const name = nameOf(error);
   if (name.includes("Quota"))
     return "The browser’s storage is full. What you typed is still on the screen. Export a backup now, then free some space.";
+  if (name.includes("NewerStore"))
+    return "The records in this browser were written by a newer Plumbline. Load this page anew; nothing was changed.";
   if (
     ["OpenFailed", "InvalidState", "Security", "MissingAPI", "DatabaseClosed", "Unknown"].some((part) =>
       name.includes(part),
