@@ -60,6 +60,8 @@ export function Layout({ children }: { children: React.ReactNode }) {
         <meta name="theme-color" content="#F4F0E8" />
         <title>Plumbline</title>
         <link rel="icon" href="/mark.svg" type="image/svg+xml" />
+        <link rel="apple-touch-icon" href="/icons/apple-touch-180.png" />
+        <meta name="apple-mobile-web-app-title" content="Plumbline" />
         <link rel="manifest" href="/plumbline.webmanifest" />
         <style>{TOKEN_CSS}</style>
         <Meta />

@@ -14,7 +14,7 @@ writeFileSync(page, withHashes(readFileSync(page, "utf8")));
 
 const { count, size, warnings } = await generateSW({
   globDirectory: CLIENT,
-  globPatterns: ["**/*.{html,js,css,woff2,svg,webmanifest,wasm,jpg,dcm}"],
+  globPatterns: ["**/*.{html,js,css,woff2,svg,png,webmanifest,wasm,jpg,dcm}"],
   swDest: join(CLIENT, "offline.js"),
   mode: "production",
   inlineWorkboxRuntime: true,

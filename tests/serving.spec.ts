@@ -123,6 +123,38 @@ test("inside another page it does not open, and says so where the server's heade
   ).toBeVisible();
 });
 
+test("it can be installed: name, start, and an icon of every size that is there, square and as large as it says", async ({
+  page,
+  request,
+}) => {
+  interface Manifest {
+    name: string;
+    start_url: string;
+    display: string;
+    icons: { src: string; sizes: string; type: string; purpose: string }[];
+    shortcuts: { url: string }[];
+  }
+  await page.goto("/");
+  const link = await page.locator('link[rel="manifest"]').getAttribute("href");
+  const manifest = (await (await request.get(link ?? "")).json()) as Manifest;
+  expect(manifest).toMatchObject({ name: "Plumbline", start_url: "/", display: "standalone" });
+  const touch = (await page.locator('link[rel="apple-touch-icon"]').getAttribute("href")) ?? "";
+  const bitmaps = [
+    ...manifest.icons.filter(({ type }) => type === "image/png"),
+    { src: touch, sizes: "180x180", purpose: "touch" },
+  ];
+  for (const { src, sizes } of bitmaps) {
+    const bytes = await (await request.get(src)).body();
+    // Width and height of a PNG stand in its first block.
+    expect([src, `${bytes.readUInt32BE(16)}x${bytes.readUInt32BE(20)}`]).toEqual([src, sizes]);
+  }
+  const offered = (purpose: string) =>
+    bitmaps.filter((icon) => icon.purpose === purpose).map(({ sizes }) => sizes);
+  expect(offered("any")).toEqual(expect.arrayContaining(["192x192", "512x512"]));
+  expect(offered("maskable")).toEqual(expect.arrayContaining(["192x192", "512x512"]));
+  for (const { url } of manifest.shortcuts) expect((await request.get(url)).status()).toBe(200);
+});
+
 test("the type is bundled: the page's face is loaded from its own address", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "No horses here yet" })).toBeVisible();
