@@ -1,5 +1,5 @@
-import { App as AntApp, ConfigProvider } from "antd";
-import { lazy, Suspense, useEffect, useState } from "react";
+import { ConfigProvider } from "antd";
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from "react";
 import {
   isRouteErrorResponse,
   Links,
@@ -14,12 +14,10 @@ import { unitToggle } from "~core/record/unitToggle";
 import { knowStore } from "./data/edits";
 import { readSettings } from "./data/queries";
 import { readsOnly } from "./ui/readsOnly";
-import { ReplacedDialog } from "./ui/ReplacedDialog";
 import { OverlayProvider } from "./ui/useRecords";
 import { useSettings } from "./ui/useWording";
 import { session } from "./data/session";
 import { storageTrouble } from "./data/trouble";
-import { ConflictDialog } from "./ui/ConflictDialog";
 import { CrashPage } from "./ui/CrashPage";
 import { FailureBar } from "./ui/FailureBar";
 import { Mark } from "./ui/Mark";
@@ -32,6 +30,8 @@ import type { Route } from "./+types/root";
 import "./ui/global.css";
 import "./ui/controls.css";
 
+const loadDialogs = () => import("./ui/StoreDialogs");
+const StoreDialogs = lazy(loadDialogs);
 const CommandFinder = lazy(() => import("./ui/CommandFinder"));
 const ShortcutHelp = lazy(() => import("./ui/ShortcutHelp"));
 
@@ -98,6 +98,7 @@ function Application() {
   const { revalidate } = useRevalidator();
   const navigate = useNavigate();
   const { save, undo } = useEdits();
+  const asks = useSyncExternalStore(session.onSave, session.asks, session.asks);
   useEffect(() => session.onOthers("changed", () => void revalidate()), [revalidate]);
   useEffect(() => session.onOthers("restored", () => session.setReplaced()), []);
   useEffect(keepByItself, []);
@@ -129,27 +130,26 @@ function Application() {
   const close = () => setOpen(undefined);
   return (
     <ConfigProvider theme={antTheme(settings.theme)} wave={{ disabled: true }}>
-      <AntApp component={false}>
-        <FailureBar />
-        <UpdateBar />
-        <Outlet context={{ find: () => setOpen("find") }} />
-        <ConflictDialog />
-        <ReplacedDialog />
-        <Suspense>
-          {open === "find" && <CommandFinder onClose={close} onHelp={() => setOpen("help")} />}
-          {open === "help" && <ShortcutHelp onClose={close} />}
-        </Suspense>
-      </AntApp>
+      <FailureBar />
+      <UpdateBar />
+      <Outlet context={{ find: () => setOpen("find") }} />
+      <Suspense>
+        {asks && <StoreDialogs />}
+        {open === "find" && <CommandFinder onClose={close} onHelp={() => setOpen("help")} />}
+        {open === "help" && <ShortcutHelp onClose={close} />}
+      </Suspense>
     </ConfigProvider>
   );
 }
 
-/** Backups by themselves: a while after the start, and every hour. */
+/** What is rarely wanted, but then at once, is fetched a while after the start; backups by themselves then and every hour. */
 function keepByItself(): () => void {
-  const keep = () =>
+  const keep = () => {
+    void loadDialogs();
     void import("./data/backups")
       .then(({ keepBackedUp }) => keepBackedUp())
       .catch((error: unknown) => console.warn("No backup by itself:", error));
+  };
   const first = setTimeout(keep, 8000);
   const again = setInterval(keep, 3_600_000);
   return () => {

@@ -129,6 +129,9 @@ class Session {
 
   readonly conflict = (): Conflict | undefined => this.#conflict;
 
+  /** True while the store has something to ask or to say before anything else. */
+  readonly asks = (): boolean => this.#conflict !== undefined || this.#replaced;
+
   /** Two tabs changed one place: the user has to say which. */
   askConflict(conflict: Conflict | undefined): void {
     this.#conflict = conflict;
