@@ -16,7 +16,7 @@ const LONGEST_ID = 80;
  * Appointments from an iCalendar file, between two days: repeated events as often as they fall there, times as the
  * user's own clock shows them (the zone of the file is honoured; a floating time stays what it says). An id comes from
  * the event's UID and day, so that bringing a newer file in moves an appointment and does not double it. Text is taken
- * as text. Errors: `not-a-calendar`, `empty`.
+ * as text. Errors: `not-a-calendar`, `bad-zone`, `bad-event` with its number, `empty`.
  */
 export function readAppointments(
   text: string,
@@ -30,34 +30,57 @@ export function readAppointments(
   } catch {
     return fail("not-a-calendar", "", "This is not an iCalendar file: it should begin with BEGIN:VCALENDAR.");
   }
-  for (const zone of calendar.getAllSubcomponents("vtimezone")) {
-    const id = zone.getFirstPropertyValue("tzid");
-    if (typeof id === "string" && !ICAL.TimezoneService.has(id))
-      ICAL.TimezoneService.register(new ICAL.Timezone(zone), id);
-  }
   const found: Appointment[] = [];
-  for (const component of calendar.getAllSubcomponents("vevent")) {
-    const event = new ICAL.Event(component);
-    if (component.getFirstPropertyValue("status") === "CANCELLED" || event.isRecurrenceException()) continue;
-    for (const start of startsOf(event, until)) {
-      const { date, at } = whenOf(start, wall);
-      if (date < from || date > until) continue;
-      const minutes = start.isDate
-        ? WHOLE_DAY
-        : Math.max(1, Math.min(WHOLE_DAY, Math.round(event.duration.toSeconds() / 60)));
-      const id = `ics-${event.uid || (event.summary ?? "")}`.slice(0, LONGEST_ID - 11);
-      found.push({
-        id: `${id}-${date}`,
-        date,
-        at: start.isDate ? "00:00" : at,
-        minutes,
-        title: (event.summary ?? "").trim().slice(0, 200) || "Taken",
-      });
+  // What a value says is made out only when it is asked for, so that any of these may find that it is none.
+  try {
+    for (const zone of calendar.getAllSubcomponents("vtimezone")) {
+      const id = zone.getFirstPropertyValue("tzid");
+      if (typeof id === "string" && !ICAL.TimezoneService.has(id))
+        ICAL.TimezoneService.register(new ICAL.Timezone(zone), id);
+    }
+  } catch {
+    return fail("bad-zone", "VTIMEZONE", "A time zone in this calendar cannot be read. Nothing was taken.");
+  }
+  for (const [index, component] of calendar.getAllSubcomponents("vevent").entries()) {
+    try {
+      found.push(...timesOf(component, { from, until, wall }));
+    } catch {
+      return fail(
+        "bad-event",
+        `event ${index + 1}`,
+        `Event ${index + 1} of this calendar cannot be read: its day, its length or its repetition is none. Nothing was taken.`,
+      );
     }
   }
   if (found.length === 0)
     return fail("empty", "", `No appointment in this file lies between ${from} and ${until}.`);
   return ok(found.sort((a, b) => `${a.date}${a.at}`.localeCompare(`${b.date}${b.at}`)));
+}
+
+/** When one event takes place between two days. Throws where what stands in it is none. */
+function timesOf(
+  component: ICAL.Component,
+  { from, until, wall }: { from: IsoDate; until: IsoDate; wall: WallClock },
+): Appointment[] {
+  const event = new ICAL.Event(component);
+  if (component.getFirstPropertyValue("status") === "CANCELLED" || event.isRecurrenceException()) return [];
+  return startsOf(event, until).flatMap((start) => {
+    const { date, at } = whenOf(start, wall);
+    if (date < from || date > until) return [];
+    const minutes = start.isDate
+      ? WHOLE_DAY
+      : Math.max(1, Math.min(WHOLE_DAY, Math.round(event.duration.toSeconds() / 60)));
+    const id = `ics-${event.uid || (event.summary ?? "")}`.slice(0, LONGEST_ID - 11);
+    return [
+      {
+        id: `${id}-${date}`,
+        date,
+        at: start.isDate ? "00:00" : at,
+        minutes,
+        title: (event.summary ?? "").trim().slice(0, 200) || "Taken",
+      },
+    ];
+  });
 }
 
 function startsOf(event: ICAL.Event, until: IsoDate): ICAL.Time[] {
