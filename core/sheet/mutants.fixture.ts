@@ -161,7 +161,7 @@ export function mutant({ name, sound }: Entry, random: Random): Uint8Array {
       else if (Array.isArray(at) && random() < 0.3) at.push(structuredClone(at[0] as unknown));
       else
         Object.defineProperty(at, key, {
-          value: random() < 0.5 ? pick(VALUES) : pick(HOSTILE),
+          value: random() < 0.5 ? structuredClone(pick(VALUES)) : pick(HOSTILE),
           enumerable: true,
           configurable: true,
           writable: true,
