@@ -23,6 +23,7 @@ export default [
       route("rounds/:date", "routes/day.tsx"),
       route("files", "routes/files.tsx"),
       route("cautions", "routes/cautions.tsx"),
+      route("new", "routes/news.tsx"),
       route("settings", "routes/settings.tsx"),
       route("settings/reading", "routes/foot-rules.tsx"),
       route("settings/shoeing", "routes/shoe-rules.tsx"),

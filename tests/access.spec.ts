@@ -18,6 +18,7 @@ const SCREENS = [
   "/forge?view=tables",
   "/files",
   "/cautions",
+  "/new",
   "/settings",
   "/settings/reading",
   "/settings/shoeing",

@@ -50,6 +50,7 @@ export default function CommandFinder({ onClose, onHelp }: FinderProps) {
       go("Practice: marks, eye, trim, stock, protocols", "/practice"),
       go("Files: back up, restore, export", "/files"),
       go("Cautions", "/cautions"),
+      go("What is new", "/new"),
       go("Settings", "/settings"),
       go("How a foot is read: lenses, bounds, rules", "/settings/reading"),
       go("Print the scale card", "/card", "Action"),

@@ -103,6 +103,11 @@ export function SettingsView({ settings }: { settings: Settings }) {
         </Link>
       </p>
       <p>
+        <Link className="link" to="/new">
+          What is new
+        </Link>
+      </p>
+      <p>
         <Link className="link" to="/card">
           Print the scale card for photographs
         </Link>

@@ -14,6 +14,7 @@ import { RunningLate } from "./RunningLate";
 import { DayStrip } from "./DayStrip";
 import "./today.css";
 
+const FirstDay = lazy(() => import("./FirstDay"));
 const BackupLine = lazy(() => import("~app/ui/BackupLine"));
 /** Wanted on an empty day and for a demo of another day: a day like any other does without. */
 const DemoLoader = lazy(() =>
@@ -66,6 +67,7 @@ export function TodayView({ today, plan, feet, cases, names, empty, madeFor, wan
         {!empty && madeFor === undefined && (
           <Suspense>
             <BackupLine />
+            <FirstDay />
           </Suspense>
         )}
         {(empty || wanted) && (
