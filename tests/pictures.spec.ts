@@ -1,4 +1,8 @@
+import { readFile } from "node:fs/promises";
 import type { Page } from "@playwright/test";
+import type { Reading } from "~core/foot/records/reading";
+import type { History } from "~core/record/stamps";
+import type { Visit } from "~core/record/visit";
 import { SURVEY_MARKS } from "~core/foot/survey/marks";
 import { markAll } from "./markPicture";
 import { photograph } from "./photoFile";
@@ -72,6 +76,55 @@ async function photo(page: Page, limb: "RF", name: string, size: typeof DESK) {
   await take(page, name, undefined, size);
 }
 
+/** This device's backup as a phone would have gone on with it: two toe lengths and a note of its own. */
+async function twoDevices(page: Page) {
+  await page.goto("/files");
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Back up everything" }).click();
+  const backup = JSON.parse(await readFile(await (await download).path(), "utf8")) as {
+    records: { readings: Reading[]; visits: Visit[] };
+    history: History;
+  };
+  const { records, history } = backup;
+  history.device = { id: "phone", name: "Phone" };
+  history.devices["phone"] = "Phone";
+  history.seen["phone"] = 3;
+  const put = (key: string, place: string, act: number) => {
+    const stamps = history.stamps.find((one) => one.key === key);
+    const at = Date.parse(`${TODAY}T07:1${act}:00Z`);
+    const places = { ...stamps?.places, [place]: ["phone", act, at] as [string, number, number] };
+    if (stamps) stamps.places = places;
+    else history.stamps.push({ key, places });
+  };
+  for (const [act, limb] of (["LF", "RF"] as const).entries()) {
+    const id = `demo-yard-1-horse-1-${TODAY}.${limb}.before`;
+    const reading = records.readings.find((one) => one.id === id);
+    if (reading) reading.values.toeLength = { value: 96 + act, source: "calliper" };
+    put(`readings/${id}`, "values.toeLength", 1 + act);
+  }
+  const visit = records.visits.find(({ id }) => id === "demo-yard-7-horse-1") ?? records.visits[0];
+  if (visit) {
+    visit.tell = "rings before noon";
+    put(`visits/${visit.id}`, "tell", 3);
+  }
+  for (const [limb, mm] of [
+    ["LF", "97.5"],
+    ["RF", "98.5"],
+  ] as const) {
+    await page.goto(`${VISIT}/survey?foot=${limb}`);
+    await enter(page, { "Toe length": mm });
+  }
+  await page.goto("/files");
+  await page.getByLabel("Choose a backup file").setInputFiles({
+    name: "plumbline-phone.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(JSON.stringify(backup)),
+  });
+  await page.getByRole("button", { name: "Compare with what is here" }).click();
+  await page.getByRole("button", { name: "Put together" }).waitFor();
+  await take(page, "files");
+}
+
 test("the main views, from the demo round", async ({ page }) => {
   await openVisit(page, "arrive");
   await page.goto(`${VISIT}/survey`);
@@ -122,9 +175,6 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.getByText("taken", { exact: true }).waitFor();
   await page.locator(".reason-outcome").first().waitFor();
   await take(page, "shoe");
-  await page.getByText("Fit", { exact: true }).click();
-  await page.locator(".shoe-web").first().waitFor();
-  await take(page, "shoe-fit");
   await take(page, "forge", "/forge?view=marks");
   await take(page, "sign-off", `${VISIT}/sign-off`);
   await page.goto("/rounds");
@@ -151,6 +201,7 @@ test("the main views, from the demo round", async ({ page }) => {
   await page.getByRole("link", { name: /Left fore, from the side.*11 Nov/ }).click();
   await page.locator(".film-joint").waitFor();
   await take(page, "film");
+  await twoDevices(page);
   await page.goto(`${VISIT}/arrive`);
   await page.getByRole("button", { name: "On to Survey" }).waitFor();
   await page.keyboard.press("u");
