@@ -1,15 +1,4 @@
-import type { Page } from "@playwright/test";
-import { expect, openDemo, test } from "./round";
-
-/** One's own round with a first horse in it. */
-async function ownHorse(page: Page, name: string) {
-  await page.goto("/horses/new");
-  await page.getByRole("textbox", { name: "Name", exact: true }).fill(name);
-  await page.getByRole("spinbutton", { name: "Body mass, kg" }).fill("430");
-  await page.getByRole("textbox", { name: "Yard’s name" }).fill("Home field");
-  await page.getByRole("button", { name: "Keep" }).click();
-  await expect(page.getByRole("heading", { name })).toBeVisible();
-}
+import { expect, openDemo, ownHorse, test } from "./round";
 
 test("a backup behind a passphrase: too short is refused, a wrong one says so, the right one opens it", async ({
   page,

@@ -1,6 +1,6 @@
 import { readFile, writeFile } from "node:fs/promises";
 import { strFromU8, unzipSync } from "fflate";
-import { expect, openDemo, test } from "./round";
+import { expect, openDemo, ownHorse, test } from "./round";
 import type { Page } from "@playwright/test";
 
 const take = async (page: Page, name: string) => {
@@ -71,12 +71,7 @@ test("every table leaves as CSV in one file, units in the headers", async ({ pag
 });
 
 test("the demo never touches one's own records, and leaving it brings them back", async ({ page }) => {
-  await page.goto("/horses/new");
-  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Wren");
-  await page.getByRole("spinbutton", { name: "Body mass, kg" }).fill("430");
-  await page.getByRole("textbox", { name: "Yard’s name" }).fill("Home field");
-  await page.getByRole("button", { name: "Keep" }).click();
-  await expect(page.getByRole("heading", { name: "Wren" })).toBeVisible();
+  await ownHorse(page, "Wren");
   await page.goto("/files");
   await page.getByRole("button", { name: "Load the demo round" }).click();
   await expect(page.getByRole("heading", { name: "Scarrowmoor Trekking" })).toBeVisible({ timeout: 30_000 });

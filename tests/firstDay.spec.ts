@@ -1,14 +1,9 @@
-import { expect, field, test } from "./round";
+import { expect, field, ownHorse, test } from "./round";
 
 test("a first day in five steps with one's own horse: each leads where it is done, and is ticked when it is", async ({
   page,
 }) => {
-  await page.goto("/horses/new");
-  await page.getByRole("textbox", { name: "Name", exact: true }).fill("Wren");
-  await page.getByRole("spinbutton", { name: "Body mass, kg" }).fill("430");
-  await page.getByRole("textbox", { name: "Yard’s name" }).fill("Home field");
-  await page.getByRole("button", { name: "Keep" }).click();
-  await expect(page.getByRole("heading", { name: "Wren" })).toBeVisible();
+  await ownHorse(page, "Wren");
   await page.goto("/");
   const path = page.getByRole("region", { name: "A first day" });
   const step = (name: string) => path.getByRole("listitem").filter({ hasText: name });

@@ -85,3 +85,13 @@ export const draftTexts = (page: Page): Promise<string[]> =>
 
 /** The field of a measure, by its label. */
 export const field = (page: Page, name: string) => page.getByRole("textbox", { name, exact: true });
+
+/** One's own round with a first horse in it. */
+export async function ownHorse(page: Page, name: string) {
+  await page.goto("/horses/new");
+  await page.getByRole("textbox", { name: "Name", exact: true }).fill(name);
+  await page.getByRole("spinbutton", { name: "Body mass, kg" }).fill("430");
+  await page.getByRole("textbox", { name: "Yard’s name" }).fill("Home field");
+  await page.getByRole("button", { name: "Keep" }).click();
+  await expect(page.getByRole("heading", { name })).toBeVisible();
+}

@@ -1,0 +1,213 @@
+// Kills the browser at moments of chance while somebody types, paints, restores or puts two devices together, and looks at
+// what is there afterwards: node --import tsx bench/kills.ts [how many] [seed]. Wants a build and the stores of the tests.
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { chromium, type BrowserContext, type Page } from "@playwright/test";
+import { seededRandom } from "../core/math/random";
+import { readBackup, writeBackup, type Backup } from "../core/record/backup";
+import { RECORD_VERSION } from "../core/record/migrations";
+import { TABLE_NAMES, TABLES, type Records } from "../core/record/tables";
+import { CHROMIUM } from "../playwright.config";
+import { serve } from "../scripts/serve.mjs";
+import { putBack } from "../tests/stores";
+import { TODAY } from "../tests/round";
+
+const [count = 1000, seed = 1] = process.argv.slice(2).map(Number);
+const random = seededRandom(seed);
+const below = (most: number) => Math.floor(random() * most);
+const pick = <T>(list: readonly T[]): T => list[below(list.length)] as T;
+
+const VISIT = `demo-yard-1-horse-1-${TODAY}`;
+const LIMBS = ["LF", "RF", "LH", "RH"] as const;
+const FIELDS = [
+  ["Dorsal angle", "dorsalAngle", 45, 55],
+  ["Toe length", "toeLength", 80, 110],
+  ["Bearing length", "bearingLength", 115, 140],
+  ["Width", "width", 115, 140],
+] as const;
+
+/** What was done at a place, and when it was done with, ms. */
+interface Done {
+  place: string;
+  text: string;
+  at: number;
+  /** Enter was pressed: it is to be a value; else a draft will do. */
+  value: boolean;
+}
+interface Found {
+  records: Records;
+  drafts: { place: string; text: string }[];
+}
+
+const { server, address } = await serve(0, "build/client");
+const profile = mkdtempSync(join(tmpdir(), "kills-"));
+const launch = (): Promise<BrowserContext> =>
+  chromium.launchPersistentContext(profile, { ...CHROMIUM, baseURL: address, serviceWorkers: "block" });
+const kill = () => spawnSync("pkill", ["-9", "-f", profile]);
+
+/** All rows as they lie in the store, read where the application does not run. */
+async function look(page: Page): Promise<Found> {
+  await page.goto("/mark.svg");
+  const rows = await page.evaluate(async () => {
+    const asked = <T>(request: IDBRequest<T>) =>
+      new Promise<T>((done, failed) => {
+        request.onsuccess = () => done(request.result);
+        request.onerror = () => failed(request.error ?? new Error("no answer"));
+      });
+    const db = await asked(indexedDB.open("plumbline-demo"));
+    const all: Record<string, unknown[]> = {};
+    for (const name of db.objectStoreNames)
+      if (name !== "pictures" && name !== "handles")
+        all[name] = await asked(db.transaction(name).objectStore(name).getAll());
+    db.close();
+    return all;
+  });
+  return {
+    records: Object.fromEntries(TABLE_NAMES.map((name) => [name, rows[name] ?? []])) as unknown as Records,
+    drafts: rows["drafts"] as Found["drafts"],
+  };
+}
+
+/** What is wrong with what was found, in words. */
+function faults({ records, drafts }: Found, done: readonly Done[], killedAt: number): string[] {
+  const found: string[] = [];
+  for (const name of TABLE_NAMES)
+    for (const row of name === "pictures" ? [] : records[name])
+      if (!TABLES[name].safeParse(row).success) found.push(`half a row in ${name}: ${row.id}`);
+  const last = new Map<string, Done[]>();
+  for (const one of done) last.set(one.place, [...(last.get(one.place) ?? []), one]);
+  for (const [place, all] of last) {
+    const old = all.filter(({ at }) => at < killedAt - 1000).at(-1);
+    if (!old) continue;
+    const [id = "", measure = ""] = place.split("|");
+    const reading = records.readings.find((one) => one.id === id);
+    const value = (reading?.values as Record<string, { value: number }> | undefined)?.[measure]?.value;
+    const texts = drafts.filter((one) => one.place === `${id}.${measure}`).map(({ text }) => text);
+    // What was done since may be there in its place, whole or not yet whole.
+    const allowed = all.filter(({ at }) => at >= old.at).map(({ text }) => text);
+    const young = all.some(({ at }) => at >= killedAt - 1000);
+    const kept = allowed.some((text) => String(value) === text || texts.includes(text));
+    if (!kept && !young) found.push(`lost: ${place} ${old.text}, there is ${String(value)} ${texts.join()}`);
+    if (texts.length > 1) found.push(`doubled draft at ${place}`);
+  }
+  return found;
+}
+
+const counts = (records: Records) =>
+  TABLE_NAMES.filter((name) => name !== "pictures" && name !== "settings")
+    .map((name) => records[name].length)
+    .join();
+
+async function typeAway(page: Page, until: number, done: Done[]): Promise<void> {
+  const limb = pick(LIMBS);
+  await page.goto(`/visits/${VISIT}/survey?foot=${limb}`);
+  while (Date.now() < until) {
+    const [name, measure, from, to] = pick(FIELDS);
+    const text = String(from + below(to - from));
+    const field = page.getByRole("textbox", { name, exact: true });
+    await field.fill(text, { timeout: 5000 });
+    const place = `${VISIT}.${limb}.before|${measure}`;
+    const value = random() < 0.8;
+    if (value) await field.press("Enter", { timeout: 5000 });
+    done.push({ place, text, at: Date.now(), value });
+  }
+}
+
+async function paint(page: Page, until: number): Promise<void> {
+  await page.goto(`/visits/${VISIT}/read?foot=${pick(LIMBS)}`);
+  while (Date.now() < until)
+    await page
+      .getByRole("button", { name: /^(Quarter|Heel|Toe)/ })
+      .nth(below(4))
+      .click({ timeout: 5000 });
+}
+
+async function bringIn(page: Page, file: string, way: "Restore it" | "Put together"): Promise<void> {
+  await page.goto("/files");
+  await page.getByLabel("Choose a backup file").setInputFiles({
+    name: "b.json",
+    mimeType: "application/json",
+    buffer: Buffer.from(file),
+  });
+  if (way === "Put together") await page.getByRole("button", { name: "Compare with what is here" }).click();
+  await page.getByRole("button", { name: way }).click();
+}
+
+/** The backup of what lies there, as another device would have gone on with it: forty visits more. */
+function fortyMore(records: Records, mark: string): Backup {
+  const horse = records.horses[0]!;
+  const visits = Array.from({ length: 40 }, (_, at) => ({
+    ...records.visits[0]!,
+    id: `${mark}-${at}`,
+    horseId: horse.id,
+  }));
+  return {
+    format: "plumbline-backup",
+    version: RECORD_VERSION,
+    madeAt: `${TODAY}T08:00:00Z`,
+    records: { ...records, pictures: [], photos: [], films: [], visits: [...records.visits, ...visits] },
+    history: {
+      device: { id: mark, name: "Phone" },
+      devices: { [mark]: "Phone" },
+      seen: { [mark]: 1 },
+      stamps: visits.map(({ id }) => ({ key: `visits/${id}`, made: [mark, 1, 1] })),
+    },
+  };
+}
+
+let context = await launch();
+await putBack(await context.newPage(), "visit");
+let before = await look(await context.newPage());
+await context.close();
+const tried: Record<string, number> = {};
+const broken: string[] = [];
+const done: Done[] = [];
+for (let one = 0; one < count; one++) {
+  context = await launch();
+  const page = context.pages()[0] ?? (await context.newPage());
+  const kind = pick(["type", "type", "type", "type", "paint", "restore", "merge", "merge"]);
+  tried[kind] = (tried[kind] ?? 0) + 1;
+  const mark = `kill-${seed}-${one}`;
+  const file = kind === "restore" || kind === "merge" ? writeBackup(fortyMore(before.records, mark)) : "";
+  if (file !== "" && !readBackup(file).ok) throw new Error("the file of this bench is not sound");
+  const until = Date.now() + 1500 + below(2500);
+  const work =
+    kind === "type"
+      ? typeAway(page, until + 5000, done)
+      : kind === "paint"
+        ? paint(page, until + 5000)
+        : bringIn(page, file, kind === "restore" ? "Restore it" : "Put together");
+  void work.catch(() => undefined);
+  await new Promise((ended) => setTimeout(ended, until - Date.now()));
+  const killedAt = Date.now();
+  kill();
+  await context.close().catch(() => undefined);
+  context = await launch();
+  const after = await look(context.pages()[0] ?? (await context.newPage()));
+  await context.close();
+  const whole = after.records.visits.filter(({ id }) => id.startsWith(mark)).length;
+  const replaced = kind === "restore" && whole === 40;
+  if (replaced) done.length = 0;
+  const wrong = replaced ? [] : faults(after, done, killedAt);
+  if (file !== "" && whole !== 0 && whole !== 40) wrong.push(`half a ${kind}: ${whole} of 40 visits`);
+  if (file === "" && counts(before.records).split(",")[1] !== counts(after.records).split(",")[1])
+    wrong.push("horses were lost or doubled");
+  broken.push(...wrong.map((text) => `${one} ${kind}: ${text}`));
+  // What is there now is what the next kill starts from; what was young then is settled.
+  const settled = new Map(done.map((each) => [each.place, each]));
+  done.length = 0;
+  for (const each of settled.values()) if (each.at < killedAt - 1000) done.push(each);
+  before = after;
+  if (one % 50 === 49) console.log(`${one + 1} kills, ${broken.length} faults`);
+}
+console.log(
+  `${count} kills (${Object.entries(tried)
+    .map(([kind, of]) => `${kind} ${of}`)
+    .join(", ")}): ${broken.length} faults`,
+);
+for (const one of broken) console.log(one);
+rmSync(profile, { recursive: true, force: true });
+server.close();
+process.exitCode = broken.length > 0 ? 1 : 0;
