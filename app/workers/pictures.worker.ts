@@ -27,11 +27,19 @@ export interface ReadyPicture {
 }
 
 const QUALITY = 0.88;
+/** A picture larger than this is not opened: it would fill the memory of a phone. */
+const MOST_BYTES = 60_000_000;
 /** Narrower than this, as it would be kept, a picture shows no foot. */
 const LEAST_EDGE_PX = 100;
 /** A picture's own data stands at its beginning. */
 const HEAD_BYTES = 131_072;
 async function prepare(file: Blob): Promise<Result<ReadyPicture>> {
+  if (file.size > MOST_BYTES)
+    return fail(
+      "too-large",
+      "picture",
+      `This picture has ${Math.round(file.size / 1e6)} MB; up to ${MOST_BYTES / 1e6} are read.`,
+    );
   const kind = pictureType(new Uint8Array(await file.slice(0, 16).arrayBuffer()));
   if (!kind.ok) return kind;
   const focal = focalOf(file);

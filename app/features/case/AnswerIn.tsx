@@ -1,5 +1,6 @@
 import { Button } from "antd";
 import { useState } from "react";
+import { readText } from "~app/data/readText";
 import { TakeButton } from "~app/ui/TakeButton";
 import { TextButton } from "~app/ui/TextButton";
 import { useEdits } from "~app/ui/useEdits";
@@ -17,7 +18,8 @@ export function AnswerIn({ one, horse }: { one: Case; horse: Horse }) {
   const look = async (file: File) => {
     setRead(undefined);
     setTrouble(undefined);
-    const found = readReply(await file.text(), one, horse, () => crypto.randomUUID(), wording);
+    const text = await readText(file);
+    const found = text.ok ? readReply(text.value, one, horse, () => crypto.randomUUID(), wording) : text;
     if (found.ok) setRead(found.value);
     else setTrouble(found.issues[0]?.message);
   };

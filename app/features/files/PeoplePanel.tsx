@@ -1,3 +1,4 @@
+import { readText } from "~app/data/readText";
 import { PickOne } from "~app/ui/PickOne";
 import { Button } from "antd";
 import { useState } from "react";
@@ -23,7 +24,8 @@ export function PeoplePanel({ yards, horses }: { yards: readonly Yard[]; horses:
   const [file, setFile] = useState<{ table: PeopleTable; mapping: Mapping }>();
   const [said, setSaid] = useState<{ text: string; bad: boolean }>();
   const choose = async (chosen: File) => {
-    const table = readPeople(await chosen.text());
+    const text = await readText(chosen);
+    const table = text.ok ? readPeople(text.value) : text;
     setFile(table.ok ? { table: table.value, mapping: guessedMapping(table.value.columns) } : undefined);
     setSaid(table.ok ? undefined : { text: table.issues[0]?.message ?? "", bad: true });
   };

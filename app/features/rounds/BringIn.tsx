@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
+import { readText } from "~app/data/readText";
 import { longDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { addDays } from "~core/calendar/date";
@@ -18,10 +19,13 @@ export function BringIn({ appointments, today }: { appointments: Appointment[]; 
   const [issue, setIssue] = useState<string>();
   const read = async (file: File) => {
     const { readAppointments } = await import("~core/record/appointmentsIcs");
-    const result = readAppointments(await file.text(), today, addDays(today, AHEAD_DAYS), (instant) => ({
-      date: dayjs(instant).format("YYYY-MM-DD"),
-      at: dayjs(instant).format("HH:mm"),
-    }));
+    const text = await readText(file);
+    const result = text.ok
+      ? readAppointments(text.value, today, addDays(today, AHEAD_DAYS), (instant) => ({
+          date: dayjs(instant).format("YYYY-MM-DD"),
+          at: dayjs(instant).format("HH:mm"),
+        }))
+      : text;
     setIssue(result.ok ? undefined : result.issues[0]?.message);
     setFound(result.ok ? appointmentsChange(appointments, result.value) : undefined);
   };

@@ -1,5 +1,6 @@
 import { Button } from "antd";
 import { useState } from "react";
+import { readText } from "~app/data/readText";
 import { download } from "~app/data/files";
 import { useEdits } from "~app/ui/useEdits";
 import type { Edit } from "~core/record/edit";
@@ -28,8 +29,9 @@ export function OwnTable<Row extends { id: string }>(props: OwnTableProps<Row>) 
   const own = rows.length > 0;
   const label = `table of ${name}`;
   const gone = rows.map((row): Edit => ({ table, id: row.id, path: [], was: row, now: undefined, label }));
-  const replace = (text: string) => {
-    const found = read(text, () => crypto.randomUUID());
+  const replace = async (file: File) => {
+    const text = await readText(file);
+    const found = text.ok ? read(text.value, () => crypto.randomUUID()) : text;
     setIssues(found.ok ? [] : found.issues);
     if (!found.ok) return;
     const come = found.value.map((row): Edit => ({
@@ -55,10 +57,10 @@ export function OwnTable<Row extends { id: string }>(props: OwnTableProps<Row>) 
           <input
             type="file"
             accept="text/csv,.csv"
-            onChange={async (event) => {
+            onChange={(event) => {
               const chosen = event.target.files?.[0];
               event.target.value = "";
-              if (chosen) replace(await chosen.text());
+              if (chosen) void replace(chosen);
             }}
           />
         </label>
