@@ -1,5 +1,5 @@
 import { mergeSides, type Clash, type Merged, type Pick, type Side } from "~core/merge/merge";
-import { rowName, sayClash, type SaidClash } from "~core/merge/words";
+import { dayInWords, rowName, sayClash, type SaidClash } from "~core/merge/words";
 import { wordingFor } from "~core/foot/wording";
 import type { Backup } from "~core/record/backup";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
@@ -18,6 +18,8 @@ export interface MergeLook {
   madeAt: string;
   tally: Merged["tally"];
   clashes: SaidClash[];
+  /** Visits that stand twice afterwards, in words. */
+  twins: string[];
   /** True where the two hold the same already. */
   nothing: boolean;
   /** The store as it was looked at: what is done later is done to this and no other. */
@@ -76,6 +78,7 @@ export async function lookAtMerge(
     into: here.history.device.name,
     madeAt: backup.madeAt,
     tally: merged.tally,
+    twins: merged.twins.map(({ horseId, date }) => `${horses.get(horseId)?.name ?? ""}, ${dayInWords(date)}`),
     clashes: merged.clashes.map((clash) => sayClash(clash, words, rowOf)),
     nothing: merged.put.length + merged.gone.length + merged.clashes.length === 0,
     state,

@@ -194,6 +194,15 @@ describe("two devices' files are put together", () => {
     expect(phone.row("settings", "settings")).toMatchObject({ cautionsRead: ["a", "b", "c"], theme: "barn" });
   });
 
+  test("a visit that each made for one horse on one day is told: both stay", () => {
+    const [phone, laptop] = pair();
+    phone.edit({ table: "visits", id: "p", path: [], now: visit("p") }, 5);
+    laptop.edit({ table: "visits", id: "l", path: [], now: visit("l") }, 6);
+    expect(laptop.merge(phone.side()).twins).toEqual([{ horseId: "h", date: "2026-11-20" }]);
+    expect([laptop.row("visits", "p"), laptop.row("visits", "l")]).toMatchObject([{ id: "p" }, { id: "l" }]);
+    expect(laptop.merge(phone.side()).twins).toEqual([]);
+  });
+
   test("two rounds that never met are put beside each other", () => {
     const [one, two] = [device("one", starting(records())), device("two", starting(noRecords()))];
     two.edit(

@@ -11,6 +11,7 @@ import {
   type Seen,
   type Stamp,
 } from "../record/stamps";
+import type { Visit } from "../record/visit";
 import { LINKS, TABLE_NAMES, TABLES, type Records, type TableName } from "../record/tables";
 
 /** What one device holds, and how it came to be. */
@@ -62,6 +63,8 @@ export interface Merged {
   clashes: Clash[];
   /** By table, those in which anything happened. */
   tally: Partial<Record<TableName, Tally>>;
+  /** Visits that would stand twice: each device made one for the same horse on the same day. Both stay. */
+  twins: { horseId: string; date: string }[];
 }
 
 interface Row {
@@ -112,6 +115,7 @@ export function mergeSides(
     devices: { ...there.history.devices, ...here.history.devices },
     clashes: [],
     tally: {},
+    twins: [],
   };
   const living = new Map<TableName, Map<string, Row>>();
   for (const table of TABLE_NAMES) {
@@ -138,6 +142,7 @@ export function mergeSides(
   }
   keepWhatIsHungOn(merged, living, here, there, thereStamps);
   for (const { table, row } of merged.put) TABLES[table].parse(row);
+  merged.twins = twinsOf(here.records.visits, living.get("visits") as Map<string, Visit>);
   return merged;
 }
 
@@ -375,6 +380,16 @@ function keepWhatIsHungOn(
         again = true;
       }
   }
+}
+
+/** Days on which a horse has a visit that was here before and one that comes in. */
+function twinsOf(before: readonly Visit[], after: ReadonlyMap<string, Visit>): Merged["twins"] {
+  const known = new Set(before.map(({ id }) => id));
+  const dayOf = ({ horseId, date }: Visit) => `${horseId} ${date}`;
+  const days = new Set(before.filter(({ id }) => after.has(id)).map(dayOf));
+  return [...after.values()]
+    .filter((visit) => !known.has(visit.id) && days.has(dayOf(visit)))
+    .map(({ horseId, date }) => ({ horseId, date }));
 }
 
 const byId = (rows: readonly Row[]): Map<string, Row> => new Map(rows.map((row) => [row.id, row]));

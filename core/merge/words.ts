@@ -39,7 +39,7 @@ export type Named = Pick<Records, "horses" | "visits">;
 const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
 
 /** "23 Nov 2026" */
-const dayInWords = (date: string): string =>
+export const dayInWords = (date: string): string =>
   `${Number(date.slice(8, 10))} ${MONTHS[Number(date.slice(5, 7)) - 1] ?? ""} ${date.slice(0, 4)}`;
 
 /** What a row is about, in words, largest first: "Larkspur, left fore, before the trim, 23 Nov 2026". */

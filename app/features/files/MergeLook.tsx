@@ -20,7 +20,7 @@ export function MergeLook({
   onLeave: () => void;
 }) {
   const [picks, setPicks] = useState<Record<string, Pick>>({});
-  const { from, into, tally, clashes, nothing } = look;
+  const { from, into, tally, clashes, twins, nothing } = look;
   if (nothing)
     return (
       <div className="merge-look">
@@ -33,6 +33,13 @@ export function MergeLook({
   return (
     <div className="merge-look">
       <TallyTable tally={tally} other={other} />
+      {twins.length > 0 && (
+        <p className="brass">
+          A visit from each on one day: {twins.slice(0, 5).join("; ")}
+          {twins.length > 5 && ` and ${twins.length - 5} more`}. Both stay; one that is only planned is taken
+          off the plan in Rounds.
+        </p>
+      )}
       {clashes.length > 0 && (
         <section aria-label="Changed on both">
           <h3>{clashes.length === 1 ? "One place was" : `${clashes.length} places were`} changed on both</h3>
