@@ -43,9 +43,24 @@ interface Found {
 
 const { server, address } = await serve(0, "build/client");
 const profile = mkdtempSync(join(tmpdir(), "kills-"));
-const launch = (): Promise<BrowserContext> =>
-  chromium.launchPersistentContext(profile, { ...CHROMIUM, baseURL: address, serviceWorkers: "block" });
-const kill = () => spawnSync("pkill", ["-9", "-f", profile]);
+async function launch(): Promise<BrowserContext> {
+  // What a killed browser leaves to say that it is running.
+  for (const name of ["SingletonLock", "SingletonCookie", "SingletonSocket"])
+    rmSync(join(profile, name), { force: true });
+  const made = await chromium.launchPersistentContext(profile, {
+    ...CHROMIUM,
+    baseURL: address,
+    serviceWorkers: "block",
+  });
+  // The TypeScript runner marks inner functions with a helper that the page does not have.
+  await made.addInitScript("globalThis.__name = (made) => made");
+  return made;
+}
+/** Kills all of the browser and waits until none of it is left. */
+async function kill(): Promise<void> {
+  while (spawnSync("pkill", ["-9", "-f", `user-data-dir=${profile}`]).status === 0)
+    await new Promise((ended) => setTimeout(ended, 100));
+}
 
 /** All rows as they lie in the store, read where the application does not run. */
 async function look(page: Page): Promise<Found> {
@@ -137,11 +152,11 @@ async function bringIn(page: Page, file: string, way: "Restore it" | "Put togeth
 
 /** The backup of what lies there, as another device would have gone on with it: forty visits more. */
 function fortyMore(records: Records, mark: string): Backup {
-  const horse = records.horses[0]!;
+  const [first] = records.visits;
+  if (!first) throw new Error("there is no visit to start from");
   const visits = Array.from({ length: 40 }, (_, at) => ({
-    ...records.visits[0]!,
+    ...first,
     id: `${mark}-${at}`,
-    horseId: horse.id,
   }));
   return {
     format: "plumbline-backup",
@@ -182,7 +197,7 @@ for (let one = 0; one < count; one++) {
   void work.catch(() => undefined);
   await new Promise((ended) => setTimeout(ended, until - Date.now()));
   const killedAt = Date.now();
-  kill();
+  await kill();
   await context.close().catch(() => undefined);
   context = await launch();
   const after = await look(context.pages()[0] ?? (await context.newPage()));

@@ -15,6 +15,8 @@ export interface Recorder {
 
 /** A clip longer than this is no use for one look, s. */
 const LONGEST_S = 120;
+/** The clip is handed over in pieces so long, ms: the first tells that there is one. */
+const PIECE_MS = 100;
 
 /** Records picture and sound until it is stopped; the clip is handed over and kept nowhere. */
 export function useRecorder(onClip: (clip: File) => void): Recorder {
@@ -22,15 +24,16 @@ export function useRecorder(onClip: (clip: File) => void): Recorder {
   const [seconds, setSeconds] = useState(0);
   const [trouble, setTrouble] = useState<string | undefined>(undefined);
   const recorder = useRef<MediaRecorder | undefined>(undefined);
+  /** When the first of the clip was there, ms: the camera takes its time after it was told to start. */
+  const began = useRef<number | undefined>(undefined);
   const can = typeof MediaRecorder !== "undefined" && "mediaDevices" in navigator;
   const stop = () => {
     if (recorder.current?.state === "recording") recorder.current.stop();
   };
   useEffect(() => {
     if (!live) return;
-    const began = performance.now();
     const timer = setInterval(() => {
-      const now = Math.floor((performance.now() - began) / 1000);
+      const now = Math.floor((performance.now() - (began.current ?? performance.now())) / 1000);
       setSeconds(now);
       if (now >= LONGEST_S) stop();
     }, 250);
@@ -50,13 +53,17 @@ export function useRecorder(onClip: (clip: File) => void): Recorder {
         .catch(() => navigator.mediaDevices.getUserMedia({ video: camera }));
       const made = new MediaRecorder(stream);
       const parts: Blob[] = [];
-      made.ondataavailable = ({ data }) => parts.push(data);
+      began.current = undefined;
+      made.ondataavailable = ({ data }) => {
+        parts.push(data);
+        if (data.size > 0) began.current ??= performance.now();
+      };
       made.onstop = () => {
         setLive(undefined);
         onClip(new File(parts, "recorded here", { type: made.mimeType }));
       };
       recorder.current = made;
-      made.start();
+      made.start(PIECE_MS);
       setLive(stream);
     } catch {
       setTrouble(
