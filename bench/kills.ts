@@ -85,6 +85,9 @@ async function look(page: Page): Promise<Found> {
   };
 }
 
+/** Things older than a second that were looked for after a kill. */
+let lookedFor = 0;
+
 /** What is wrong with what was found, in words. */
 function faults({ records, drafts }: Found, done: readonly Done[], killedAt: number): string[] {
   const found: string[] = [];
@@ -96,6 +99,7 @@ function faults({ records, drafts }: Found, done: readonly Done[], killedAt: num
   for (const [place, all] of last) {
     const old = all.filter(({ at }) => at < killedAt - 1000).at(-1);
     if (!old) continue;
+    lookedFor += 1;
     const [id = "", measure = ""] = place.split("|");
     const reading = records.readings.find((one) => one.id === id);
     const value = (reading?.values as Record<string, { value: number }> | undefined)?.[measure]?.value;
@@ -220,7 +224,7 @@ for (let one = 0; one < count; one++) {
 console.log(
   `${count} kills (${Object.entries(tried)
     .map(([kind, of]) => `${kind} ${of}`)
-    .join(", ")}): ${broken.length} faults`,
+    .join(", ")}): ${lookedFor} things older than a second looked for, ${broken.length} faults`,
 );
 for (const one of broken) console.log(one);
 rmSync(profile, { recursive: true, force: true });
