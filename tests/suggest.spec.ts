@@ -77,6 +77,26 @@ test("a sole by touch at phone size: taps, what is sure in one, and no more than
   await context.close();
 });
 
+test("on a phone the picture stays where it is while suggestions come and go", async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await openVisit(page, "survey");
+  const { file, truth } = photograph("sole");
+  await page.goto(`${SURVEY}&way=photo`);
+  await page.locator(`input[aria-label="${NAMES.sole}"]`).setInputFiles(file);
+  await page.getByRole("button", { name: "Take its corners" }).tap();
+  await markAll(page, truth, PHOTO_MARKS.sole, { from: 4, most: 6, tap: true });
+  const top = async () => (await page.locator(".picture-svg").boundingBox())?.y;
+  const before = await top();
+  // The third tap brings them, two more bring nearly all.
+  for (const mark of ["toe", "sulcusBack", "frogApex"]) {
+    await placeMark(page, truth, mark, true);
+    await expect(suggested(page)).toBeVisible();
+    expect(await top()).toBe(before);
+  }
+  await context.close();
+});
+
 test("a suggestion is dragged to correct it, or moved by the arrow keys, and is by hand from then on", async ({
   page,
 }) => {

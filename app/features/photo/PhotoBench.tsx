@@ -180,7 +180,7 @@ export function PhotoBench({ context, photo }: { context: StageContext; photo: P
         )}
       </div>
       <aside className="marking-side">
-        <section className="marking-step" aria-label="Next mark" aria-live="polite">
+        <section className="marking-step marking-roomy" aria-label="Next mark" aria-live="polite">
           {next ? (
             <>
               <p className="quiet">
