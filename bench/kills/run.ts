@@ -1,0 +1,134 @@
+// Kills the browser at moments of chance while somebody types, drags, ticks, paints, takes photographs, restores, puts two
+// devices together or opens an older store, and looks at what is there afterwards: node --import tsx bench/kills/run.ts
+// [how many] [seed] [kind ...]. Wants a build and the stores of the tests.
+import { seededRandom } from "../../core/math/random";
+import { readBackup, writeBackup } from "../../core/record/backup";
+import { TABLE_NAMES, type Records } from "../../core/record/tables";
+import { serve } from "../../scripts/serve.mjs";
+import { putBack } from "../../tests/stores";
+import { killable } from "./browser";
+import {
+  bringIn,
+  drag,
+  fortyMore,
+  paint,
+  photographs,
+  prepared,
+  tick,
+  typeAway,
+  type Chance,
+} from "./doings";
+import { halves, look, losses, settle, type Acts } from "./found";
+import { chooseRound, halfMigrated, isOlder, OWN, putOlder } from "./older";
+
+const [count = 1000, seed = 1] = process.argv.slice(2, 4).map(Number);
+const HANDS = { type: typeAway, drag, tick, paint, photographs };
+const KINDS = [
+  "type",
+  "type",
+  "drag",
+  "tick",
+  "paint",
+  "photographs",
+  "restore",
+  "merge",
+  "migrate",
+] as const;
+type Kind = (typeof KINDS)[number];
+const asked = KINDS.filter((kind) => process.argv.length < 5 || process.argv.slice(4).includes(kind));
+
+const random = seededRandom(seed);
+const below = (most: number) => Math.floor(random() * most);
+const chance: Chance = { below, pick: (list) => list[below(list.length)] as (typeof list)[number] };
+
+const { server, address } = await serve(0, "build/client");
+const browser = killable(address);
+const opened = async () => {
+  const context = await browser.open();
+  return { context, page: context.pages()[0] ?? (await context.newPage()) };
+};
+/** Work goes on until the browser is killed at a moment of chance; when that was. */
+async function killedWhile(work: Promise<unknown>, afterMs: number): Promise<number> {
+  let trouble: unknown;
+  const ended = work.catch((error: unknown) => (trouble = error));
+  await new Promise((done) => setTimeout(done, afterMs));
+  // What fails before the kill is a fault of this bench: it would look for nothing.
+  if (trouble !== undefined) throw trouble;
+  const at = Date.now();
+  await browser.kill();
+  await ended;
+  return at;
+}
+
+const numbers = (records: Records) => TABLE_NAMES.map((name) => records[name].length).join();
+
+const acts: Acts = new Map();
+const first = await opened();
+await putBack(first.page, "visit");
+await prepared(first.page);
+let before = await look(first.page);
+await first.context.close();
+
+const tried = new Map<string, number>();
+let [lookedFor, broken] = [0, 0];
+const tell = () =>
+  `${[...tried].map(([kind, of]) => `${kind} ${of}`).join(", ")}: ${lookedFor} things older than a second looked for, ${broken} faults`;
+for (let one = 0; one < count; one++) {
+  const kind: Kind = chance.pick(asked);
+  const mark = `kill-${seed}-${one}`;
+  const wrong: string[] = [];
+  let said: string = kind;
+  const { context, page } = await opened();
+  if (kind === "migrate") {
+    await putOlder(page, before.records);
+    await killedWhile(page.goto("/", { waitUntil: "commit" }), 200 + below(3200));
+    await context.close().catch(() => undefined);
+    const after = await opened();
+    const found = await look(after.page, OWN);
+    said = isOlder(found) ? "migrate, before its end" : "migrate, after its end";
+    wrong.push(...halfMigrated(found));
+    // What was broken off is done when it is opened again. The browser keeps that choice late: it may be gone.
+    await chooseRound(after.page, "own");
+    await after.page.goto("/");
+    await after.page.getByRole("link", { name: "Horses" }).first().waitFor({ timeout: 30_000 });
+    const again = await look(after.page, OWN);
+    wrong.push(...halfMigrated(again), ...halves(again));
+    if (isOlder(again)) wrong.push("the migration was not done at the next start");
+    await chooseRound(after.page, "demo");
+    await after.context.close();
+  } else {
+    const file = kind === "restore" || kind === "merge" ? writeBackup(fortyMore(before.records, mark)) : "";
+    if (file !== "" && !readBackup(file).ok) throw new Error("the file of this bench is not sound");
+    let killedAt: number;
+    if (kind === "restore" || kind === "merge") {
+      await bringIn(page, file, kind === "restore" ? "Restore it" : "Put together");
+      killedAt = await killedWhile(Promise.resolve(), below(1500));
+    } else {
+      const afterMs = 1500 + below(2500);
+      killedAt = await killedWhile(HANDS[kind](page, Date.now() + afterMs + 5000, acts, chance), afterMs);
+    }
+    await context.close().catch(() => undefined);
+    const after = await opened();
+    const found = await look(after.page);
+    await after.context.close();
+    const whole = found.records.visits.filter(({ id }) => id.startsWith(mark)).length;
+    if (kind === "restore" && whole === 40) acts.clear();
+    if (file !== "") said = `${kind}, ${whole === 0 ? "before" : "after"} its end`;
+    const lost = losses(found, acts, killedAt);
+    lookedFor += lost.lookedFor;
+    wrong.push(...lost.wrong, ...halves(found));
+    if (file !== "" && whole !== 0 && whole !== 40) wrong.push(`half a ${kind}: ${whole} of 40 visits`);
+    if (found.records.horses.length !== before.records.horses.length)
+      wrong.push(`horses were lost or doubled: ${numbers(before.records)}, then ${numbers(found.records)}`);
+    settle(found, acts);
+    before = found;
+  }
+  tried.set(said, (tried.get(said) ?? 0) + 1);
+  for (const text of wrong) console.log(`${one} ${kind}: ${text}`);
+  broken += wrong.length;
+  if (one % 10 === 9) console.log(`${one + 1} kills (${tell()})`);
+}
+console.log(`${count} kills: ${tell()}`);
+browser.away();
+server.close();
+process.exitCode = broken > 0 ? 1 : 0;
