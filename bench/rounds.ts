@@ -23,7 +23,7 @@ const MONDAY = "2026-11-23";
  * A made-up round: yards strewn over some 40 by 50 km, horses dealt among them, trims, fronts and full sets, some
  * difficult, due about when their yard is; nine-hour days. No two seeds are alike, and most leave little room.
  */
-function madeUp(seed: number, yards: number, jobs: number, days: number): RoundsQuestion {
+export function madeUp(seed: number, yards: number, jobs: number, days: number): RoundsQuestion {
   const random = seededRandom(seed);
   const span = Math.ceil((days * 7) / 5);
   const places = Array.from({ length: yards }, (_, index) => ({

@@ -3,11 +3,12 @@ export type Random = () => number;
 
 /** Mulberry32: small, fast, good enough for made-up data. Source: Tommy Ettinger, public domain (2017). */
 export function seededRandom(seed: number): Random {
+  const { imul } = Math;
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    let mixed = imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + imul(mixed ^ (mixed >>> 7), mixed | 61);
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
 }

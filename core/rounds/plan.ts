@@ -1,11 +1,12 @@
 import type { Solver } from "../math/programme";
 import { ok, type Result } from "../result";
-import { costOf, goodAssignment, type Assignment } from "./improve";
+import { costOf, type Assignment } from "./board";
+import { goodAssignment } from "./improve";
 import { divedPlan, freshLoads } from "./dive";
-import { loadFrom } from "./loads";
 import { roundsNumbers, type RoundsNumbers } from "./numbers";
 import { seededRandom } from "../math/random";
-import { FEW_YARDS, partOf } from "./part";
+import { assignmentOf, loadsOf } from "./assigned";
+import { breeding } from "./breed";
 import { joined } from "./together";
 import { provenBound } from "./prove";
 import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
@@ -22,23 +23,19 @@ export interface RoundsWatch {
   report?: (best: RoundsPlan) => void;
 }
 
-/** Rounds of taking out and putting back: before the proof begins, for what the proof shows, for days planned anew. */
+/** Rounds of taking out and putting back: before the proof begins, for what the proof shows. */
 const RECREATED = 10_000;
 /** No more of them than so many for each job: a round of few is settled soon. */
 const RECREATED_A_JOB = 200;
 const OFFERED = 5000;
-const AGAIN = 3000;
-/** The same for the plan that the relaxed one led to; with many jobs it pays to stay with that. */
+/** The same for the plan that the relaxed one led to. */
 const DIVED = 2000;
-const DIVED_MANY = 60_000;
+/** So many jobs are hardly ever proven: plans are bred first. */
 const MANY_JOBS = 80;
-/** Some days of a round with many yards are planned for no longer than this at a time, s. */
-const PART_SECONDS = 2;
-/** When so many parts in a row were as good as they could be, no more are tried. */
-const MOST_IDLE = 30;
-/** So much of the time goes to that before the bound is raised. */
-const PARTS_FIRST = 0.45;
-/** A plan for many yards that is as near to the best as this is let stand. */
+/** So much of the time goes to breeding before the bound is raised, and of the rest before it is raised further. */
+const BRED_FIRST = 0.4;
+const BRED_BETWEEN = 0.4;
+/** A plan that is as near to the best as this is let stand, where there is no proof. */
 const CLOSE_ENOUGH = 0.01;
 /** How long the solver may look for a whole plan in the last loads, s. */
 const WHOLE_SECONDS = 0.5;
@@ -61,13 +58,12 @@ export function planRounds(asked: RoundsQuestion, solve: Solver, watch: RoundsWa
   return ok(apart(planOf(question, numbers, best, bound)));
 }
 
-/** The best assignment found, bettered from `start` when it is given, and what no other costs less than. */
+/** The best assignment found, and what no other costs less than. */
 function search(
   question: RoundsQuestion,
   numbers: RoundsNumbers,
   solve: Solver,
   watch: RoundsWatch,
-  start?: Assignment,
 ): { best: Assignment; bound: number } {
   const late = () => watch.elapsed() > watch.seconds;
   const atMost = (rounds: number) => Math.min(rounds, RECREATED_A_JOB * numbers.kindOf.length);
@@ -75,7 +71,7 @@ function search(
   const met = (days: Assignment) => {
     for (const load of loadsOf(numbers, days)) table.addNew(load);
   };
-  let best = goodAssignment(numbers, atMost(start ? AGAIN : RECREATED), { start, met, late });
+  let best = goodAssignment(numbers, atMost(RECREATED), { met, late });
   met(best);
   let objective = costOf(numbers, best);
   let bound = 0;
@@ -85,6 +81,7 @@ function search(
     bound = to;
     say();
   };
+  const close = () => bound >= objective * (1 - CLOSE_ENOUGH);
   const take = (found: Assignment) => {
     const cost = costOf(numbers, found);
     if (!(cost < objective - SAME)) return false;
@@ -102,30 +99,19 @@ function search(
   };
   const root = relaxedPlan(numbers, table, nothing, { fresh: freshLoads(numbers, table), late });
   if (late()) return { best, bound };
-  offer(divedPlan(numbers, table, root, late), numbers.kindOf.length > MANY_JOBS ? DIVED_MANY : DIVED);
-  const random = seededRandom(numbers.kindOf.length);
-  const close = () => bound >= objective * (1 - CLOSE_ENOUGH);
-  /** With many yards some days at a time are planned as well as can be. */
-  const betterParts = (until: number) => {
-    for (let idle = 0; numbers.yards.length > FEW_YARDS && idle < MOST_IDLE && !close();) {
-      if (watch.elapsed() > until) return;
-      const part = partOf(question, numbers, best, random);
-      const seconds = Math.min(until, watch.elapsed() + PART_SECONDS);
-      const found = search(
-        part.question,
-        part.numbers,
-        solve,
-        { elapsed: watch.elapsed, seconds },
-        part.assigned,
-      );
-      idle = take(part.whole(found.best)) ? 0 : idle + 1;
-    }
+  const bred = breeding(numbers, table, root, seededRandom(numbers.kindOf.length), late);
+  /** Breeds in so much of the time that is left. */
+  const breed = (part: number) => {
+    const until = watch.elapsed() + part * (watch.seconds - watch.elapsed());
+    while (!close() && watch.elapsed() < until) take(bred());
   };
+  if (numbers.kindOf.length > MANY_JOBS) breed(BRED_FIRST);
+  else offer(divedPlan(numbers, table, root, late), DIVED);
   raise(
     provenBound(numbers, root, {
       best: () => objective,
       offer: (loads) => offer(loads, OFFERED),
-      better: () => betterParts(watch.elapsed() + PARTS_FIRST * (watch.seconds - watch.elapsed())),
+      better: () => breed(BRED_BETWEEN),
       late,
       report: raise,
       few: (loads) =>
@@ -137,41 +123,8 @@ function search(
         ),
     }),
   );
-  betterParts(watch.seconds);
+  breed(1);
   return { best, bound: bound >= objective - SAME ? objective : bound };
-}
-
-/** The loads of an assignment, day by day. */
-function loadsOf(numbers: RoundsNumbers, days: Assignment): DayLoad[] {
-  return [...numbers.have.keys()].flatMap((day) => {
-    const counts = new Map<number, number>();
-    let mask = 0;
-    days.forEach((one, job) => {
-      const kind = numbers.kindOf[job] ?? 0;
-      if (one !== day) return;
-      counts.set(kind, (counts.get(kind) ?? 0) + 1);
-      mask |= 1 << (numbers.kinds[kind]?.yard ?? 0);
-    });
-    return mask === 0 ? [] : [loadFrom(numbers, day, mask, [...counts])];
-  });
-}
-
-/** A day for each job from some loads: of those of one day the first, of those that do a job twice likewise. */
-function assignmentOf(numbers: RoundsNumbers, loads: readonly DayLoad[]): Assignment {
-  const days: Assignment = numbers.kindOf.map(() => numbers.have.length);
-  const next = numbers.kinds.map(() => 0);
-  const filled = new Set<number>();
-  for (const { day, taken } of loads) {
-    if (filled.has(day)) continue;
-    filled.add(day);
-    for (const [kind, count] of taken)
-      for (let index = 0; index < count; index++) {
-        const job = numbers.kinds[kind]?.jobs[next[kind] ?? 0];
-        next[kind] = (next[kind] ?? 0) + 1;
-        if (job !== undefined) days[job] = day;
-      }
-  }
-  return days;
 }
 
 function planOf(

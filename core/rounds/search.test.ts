@@ -3,16 +3,18 @@ import fc from "fast-check";
 import loadHighs from "highs";
 import { highsSolver, type Solver } from "../math/programme";
 import { seededRandom } from "../math/random";
+import { breeding } from "./breed";
 import { cutsPassed } from "./cuts";
 import { divedPlan, freshLoads } from "./dive";
-import { costOf, goodAssignment } from "./improve";
-import { bitCount, roundsNumbers, type RoundsNumbers } from "./numbers";
-import { FEW_YARDS, partOf } from "./part";
+import { costOf } from "./board";
+import { goodAssignment } from "./improve";
+import { roundsNumbers, type RoundsNumbers } from "./numbers";
 import { planRounds } from "./plan";
 import { provenBound } from "./prove";
+import type { RoundsQuestion } from "./question";
 import { loadsInReach } from "./reach";
 import { dearness, knownBy, narrowed, relaxedPlan, slimmed, triedCosts, type Limit } from "./relaxed";
-import { MONDAY, smallRound } from "./small.fixture";
+import { MONDAY, PATIENT, smallRound } from "./small.fixture";
 import { LoadTable, type DayLoad } from "./table";
 import { branched } from "./tree";
 import { wholePlan } from "./whole";
@@ -244,31 +246,44 @@ describe("a good assignment", () => {
   });
 });
 
-describe("some days of a round", () => {
-  test("hold what stands on them and what was left out; put back, the rest is as it was (property)", () => {
-    fc.assert(
-      fc.property(fc.nat(10_000), (seed) => {
-        const question = smallRound(seed, 14, 30, 6);
-        const numbers = roundsNumbers(question);
-        const assigned = goodAssignment(numbers, 50);
-        const part = partOf(question, numbers, assigned, seededRandom(seed));
-        expect(part.whole(part.assigned)).toEqual(assigned);
-        const dates = new Set(part.question.days.map(({ date }) => date));
-        const names = new Set(part.question.jobs.map(({ id }) => id));
-        question.jobs.forEach(({ id }, job) => {
-          const date = question.days[assigned[job] ?? 0]?.date;
-          expect(names.has(id)).toBe(date === undefined || dates.has(date));
-        });
-        const out = part.assigned.map(() => part.question.days.length);
-        part.whole(out).forEach((day, job) => {
-          const moved = names.has(question.jobs[job]?.id ?? "");
-          expect(day).toBe(moved ? question.days.length : assigned[job]);
-        });
-        const yards = part.numbers.kinds.reduce((mask, { yard }) => mask | (1 << yard), 0);
-        if (part.question.days.length > 1) expect(bitCount(yards)).toBeLessThanOrEqual(FEW_YARDS);
-      }),
-      { numRuns: 25, seed: 2 },
-    );
+describe("plans that are bred from one another", () => {
+  const bredFrom = (question: RoundsQuestion) => {
+    const numbers = roundsNumbers(question);
+    const table = new LoadTable();
+    const nothing = { limits: [], prices: numbers.kinds.map(({ left }) => left), active: [] };
+    const root = relaxedPlan(numbers, table, nothing, { fresh: freshLoads(numbers, table) });
+    return {
+      numbers,
+      root,
+      next: (seed: number) => breeding(numbers, table, root, seededRandom(seed), () => false),
+    };
+  };
+
+  test("each is a plan that can be done, none costs less than the relaxed one, and the same chance gives the same", () => {
+    const { numbers, root, next } = bredFrom(smallRound(5, 10, 16, 5));
+    const [one, again] = [next(3), next(3)];
+    for (let plan = 0; plan < 22; plan++) {
+      const days = one();
+      const cost = costOf(numbers, days);
+      expect(days).toEqual(again());
+      expect(days.every((day) => day >= 0 && day <= numbers.have.length)).toBe(true);
+      expect(Number.isFinite(cost)).toBe(true);
+      expect(cost).toBeGreaterThan(root.cost - 1e-6);
+    }
+  });
+
+  test("when nothing better comes of them new ones are begun: small rounds end at the proven best", () => {
+    for (const seed of [1, 2]) {
+      const question = smallRound(seed, 4, 9, 3);
+      const { numbers, next } = bredFrom(question);
+      const found = planRounds(question, solve, PATIENT);
+      if (!found.ok) throw new Error("a plan");
+      const one = next(seed);
+      let least = Number.POSITIVE_INFINITY;
+      for (let plan = 0; plan < 180; plan++) least = Math.min(least, costOf(numbers, one()));
+      expect(found.value.gap).toBe(0);
+      expect(least).toBeCloseTo(found.value.objective, 6);
+    }
   });
 
   test("a round with many yards: every job once on a day that has the time, no better than its bound", () => {
