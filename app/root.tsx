@@ -149,6 +149,9 @@ function keepByItself(): () => void {
     void import("./data/backups")
       .then(({ keepBackedUp }) => keepBackedUp())
       .catch((error: unknown) => console.warn("No backup by itself:", error));
+    void import("./data/loosePictures")
+      .then(({ takeOutLoosePictures }) => takeOutLoosePictures())
+      .catch((error: unknown) => console.warn("Loose pictures stay:", error));
   };
   const first = setTimeout(keep, 8000);
   const again = setInterval(keep, 3_600_000);

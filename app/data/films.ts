@@ -5,14 +5,13 @@ import { ORDINARY_INSIDE } from "~core/radiograph/standInFilm";
 import { ok, type Result } from "~core/result";
 import { withFilmsWorker } from "../workers/films";
 import type { ReadyFilm } from "../workers/films.worker";
-import { session } from "./session";
+import { putPicture } from "./loosePictures";
 
 /** What of a film's record its picture says. */
 export type KeptFilm = Pick<Film, "pictureId" | "width" | "height" | "scale" | "truth"> & { date?: string };
 
 async function keep({ bytes, width, height, spacing, date }: ReadyFilm): Promise<KeptFilm> {
-  const pictureId = crypto.randomUUID();
-  await session.db.pictures.put({ id: pictureId, type: "image/jpeg", bytes });
+  const pictureId = await putPicture({ type: "image/jpeg", bytes });
   return {
     pictureId,
     width,

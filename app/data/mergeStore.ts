@@ -1,4 +1,6 @@
-import { mergeSides, type Clash, type Merged, type Pick, type Side } from "~core/merge/merge";
+import { mergeSides, type Merged, type Side } from "~core/merge/merge";
+import type { Pick } from "~core/merge/place";
+import type { Clash } from "~core/merge/row";
 import { dayInWords, rowName, sayClash, type SaidClash } from "~core/merge/words";
 import { wordingFor } from "~core/foot/wording";
 import type { Backup } from "~core/record/backup";

@@ -1,7 +1,9 @@
 import { afterAll, describe, expect, test } from "@jest/globals";
 import Dexie from "dexie";
+import { filmOn } from "~core/casework/casework.fixture";
 import { openDatabase } from "./database";
 import { exportBackup } from "./files";
+import { putPicture, takeOutLoosePictures } from "./loosePictures";
 import { pictureUrl } from "./pictures";
 import { session } from "./session";
 
@@ -31,6 +33,57 @@ describe("kept pictures", () => {
       records: { pictures: { id: string }[] };
     };
     expect(backup.records.pictures.map(({ id }) => id)).toContain("p");
+  });
+});
+
+describe("a picture that was kept before the row that points to it", () => {
+  const DAY = 24 * 60 * 60 * 1000;
+  const bytes = new Blob([Uint8Array.from([255, 216, 255])]);
+  const film = (pictureId: string) => ({ ...filmOn("2026-11-20", 12), pictureId });
+
+  test("is taken out after a day when none came: the browser was closed between the two", async () => {
+    const id = await putPicture({ type: "image/jpeg", bytes });
+    await takeOutLoosePictures(Date.now() + DAY - 1000);
+    expect(await session.db.pictures.get(id)).toBeDefined();
+    await takeOutLoosePictures(Date.now() + DAY);
+    expect(await session.db.pictures.get(id)).toBeUndefined();
+  });
+
+  test("stays when one came, and is not asked about again", async () => {
+    const id = await putPicture({ type: "image/jpeg", bytes });
+    await session.db.films.put(film(id));
+    await takeOutLoosePictures(Date.now() + DAY);
+    expect(await session.db.pictures.get(id)).toBeDefined();
+    await session.db.films.clear();
+    await takeOutLoosePictures(Date.now() + 2 * DAY);
+    expect(await session.db.pictures.get(id)).toBeDefined();
+  });
+
+  test("stays as long as an undo could bring its row back", async () => {
+    const id = await putPicture({ type: "image/jpeg", bytes });
+    const edit = {
+      table: "cases",
+      id: "c",
+      path: ["paperId"],
+      was: id,
+      now: undefined,
+      label: "paper",
+    } as const;
+    const seq = await session.db.journal.add({
+      sitting: "tab",
+      edits: [{ ...edit, path: [...edit.path] }],
+    } as never);
+    await takeOutLoosePictures(Date.now() + DAY);
+    expect(await session.db.pictures.get(id)).toBeDefined();
+    await session.db.journal.delete(seq);
+    await takeOutLoosePictures(Date.now() + DAY);
+    expect(await session.db.pictures.get(id)).toBeUndefined();
+  });
+
+  test("one that came with a backup was never loose", async () => {
+    await session.db.pictures.put({ id: "brought", type: "image/jpeg", bytes });
+    await takeOutLoosePictures(Date.now() + 2 * DAY);
+    expect(await session.db.pictures.get("brought")).toBeDefined();
   });
 });
 

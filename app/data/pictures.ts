@@ -3,6 +3,7 @@ import type { ReadyPicture } from "../workers/pictures.worker";
 import type { FoundCard } from "~core/photo/findCard";
 import { ok, type Result } from "~core/result";
 import type { Suggested, SuggestQuestion } from "~core/suggest/suggest";
+import { putPicture } from "./loosePictures";
 import { session } from "./session";
 
 export interface KeptPicture extends Omit<ReadyPicture, "bytes" | "type"> {
@@ -19,9 +20,7 @@ export async function keepPicture(file: Blob): Promise<Result<KeptPicture>> {
   );
   if (!ready.ok) return ready;
   const { bytes, type, ...facts } = ready.value;
-  const pictureId = crypto.randomUUID();
-  await session.db.pictures.put({ id: pictureId, type, bytes });
-  return ok({ ...facts, pictureId });
+  return ok({ ...facts, pictureId: await putPicture({ type, bytes }) });
 }
 
 /** The picture as an address for an image; undefined when it is not in the store. Let go of it when done. */

@@ -7,7 +7,7 @@ import { writeInto } from "~app/data/folder";
 import { backupFile, fillStore, readRecords, type Report } from "~app/data/storeFiles";
 import { readBackup, tooLarge, type Backup } from "~core/record/backup";
 import { readingsCsv } from "~core/record/csv";
-import type { Pick } from "~core/merge/merge";
+import type { Pick } from "~core/merge/place";
 import type { Edit } from "~core/record/edit";
 import { TABLE_NAMES } from "~core/record/tables";
 import { fail, ok, type Result } from "~core/result";

@@ -22,6 +22,7 @@ export interface Found {
   records: Records;
   /** Pictures lie as bytes: only who they are. */
   pictures: string[];
+  facts: { key: string }[];
   drafts: { place: string; text: string }[];
 }
 
@@ -57,6 +58,7 @@ export async function look(page: Page, store = "plumbline-demo"): Promise<Found>
     records: Object.fromEntries(TABLE_NAMES.map((name) => [name, rows[name] ?? []])) as unknown as Records,
     pictures,
     drafts: rows["drafts"] as Found["drafts"],
+    facts: rows["facts"] as Found["facts"],
   };
 }
 
@@ -83,15 +85,18 @@ export function standing({ records, drafts }: Found, place: string): { value?: s
   };
 }
 
-/** Rows that are not whole: not as their table has them, a photograph without its picture, a picture without any row. */
-export function halves({ records, pictures }: Found): string[] {
+/**
+ * Rows that are not whole: not as their table has them, a photograph without its picture, a picture without any row that is
+ * not noted as loose.
+ */
+export function halves({ records, pictures, facts }: Found): string[] {
   const wrong: string[] = [];
   for (const name of TABLE_NAMES)
     for (const row of name === "pictures" ? [] : records[name])
       if (!TABLES[name].safeParse(row).success) wrong.push(`half a row in ${name}: ${row.id}`);
   for (const { id, pictureId } of records.photos)
     if (!pictures.includes(pictureId)) wrong.push(`no picture of photograph ${id}`);
-  const all = JSON.stringify(records);
+  const all = JSON.stringify([records, facts.map(({ key }) => key.split(" ").at(-1))]);
   for (const id of pictures) if (!all.includes(JSON.stringify(id))) wrong.push(`a picture of nothing: ${id}`);
   return wrong;
 }

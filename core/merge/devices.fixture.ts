@@ -1,7 +1,8 @@
 import { applyEdit, type Edit } from "../record/edit";
 import { stamped, stampKey, type History, type Stamp } from "../record/stamps";
 import { TABLE_NAMES, type Records } from "../record/tables";
-import { mergeSides, type Merged, type Pick, type Side } from "./merge";
+import { mergeSides, type Merged, type Side } from "./merge";
+import type { Pick } from "./place";
 
 interface Row {
   id: string;

@@ -3,7 +3,7 @@ import { wordingFor } from "../foot/wording";
 import { records } from "../record/records.fixture";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import { TABLE_NAMES } from "../record/tables";
-import type { Clash } from "./merge";
+import type { Clash } from "./row";
 import { placeName, rowName, sayClash, TABLE_WORDS } from "./words";
 
 const wording = wordingFor(DEFAULT_SETTINGS);

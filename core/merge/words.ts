@@ -4,7 +4,8 @@ import { sentenceCase, type Wording } from "../foot/wording";
 import { sayValue } from "../record/sayValue";
 import { stepsTo } from "../record/stamps";
 import type { Records, TableName } from "../record/tables";
-import type { Clash, Held } from "./merge";
+import type { Held } from "./place";
+import type { Clash } from "./row";
 
 /** What the rows of each table are called: one of them, and all. */
 export const TABLE_WORDS: Record<TableName, readonly [one: string, all: string]> = {

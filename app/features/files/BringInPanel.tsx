@@ -8,7 +8,7 @@ import { session } from "~app/data/session";
 import { shortDay } from "~app/ui/days";
 import { filesWorker } from "~app/workers/files";
 import type { BackupSummary } from "~app/workers/files.worker";
-import type { Pick } from "~core/merge/merge";
+import type { Pick } from "~core/merge/place";
 import type { Issue, Result } from "~core/result";
 import { MergeLook } from "./MergeLook";
 import { useWork } from "./useWork";

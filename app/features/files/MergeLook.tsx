@@ -2,7 +2,8 @@ import { Button } from "antd";
 import { useState } from "react";
 import type { MergeLook as Look } from "~app/data/mergeStore";
 import { momentOf } from "~app/ui/days";
-import type { Pick, Tally } from "~core/merge/merge";
+import type { Tally } from "~core/merge/merge";
+import type { Pick } from "~core/merge/place";
 import { TABLE_WORDS, type SaidClash } from "~core/merge/words";
 import { TABLE_NAMES } from "~core/record/tables";
 

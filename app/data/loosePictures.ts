@@ -1,0 +1,56 @@
+import { LINKS } from "~core/record/tables";
+import type { StoredPicture } from "./pictureBytes";
+import { session } from "./session";
+
+/** Facts that name a picture which was kept before the row that points to it: when that was, ms. */
+const LOOSE = "loose-picture ";
+/** A form may stay open for hours between its picture and its record. */
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/**
+ * Keeps a picture's bytes under an id of its own. The row that points to it is written after it: where the browser is
+ * killed between the two, nothing would ever point to it, so it is noted as loose in the same transaction.
+ */
+export async function putPicture(picture: Omit<StoredPicture, "id">): Promise<string> {
+  const id = crypto.randomUUID();
+  const { db } = session;
+  await db.transaction("rw", db.pictures, db.facts, async () => {
+    await db.pictures.add({ ...picture, id });
+    await db.facts.put({ key: LOOSE + id, value: String(Date.now()) });
+  });
+  return id;
+}
+
+/**
+ * Pictures that were kept a day ago or longer and got no row are taken out; those that have one are loose no more. One
+ * that an undo could bring back stays noted.
+ */
+export async function takeOutLoosePictures(now = Date.now()): Promise<void> {
+  const { db } = session;
+  const noted = (await db.facts.where("key").startsWith(LOOSE).toArray()).filter(
+    ({ value }) => now - Number(value) >= DAY_MS,
+  );
+  if (noted.length === 0) return;
+  const pointers = LINKS.filter(({ to }) => to === "pictures");
+  await db.transaction(
+    "rw",
+    [db.pictures, db.facts, db.journal, ...pointers.map(({ from }) => db.table(from))],
+    async () => {
+      const loose = new Set(noted.map(({ key }) => key.slice(LOOSE.length)));
+      for (const { from, field } of pointers) {
+        if (loose.size === 0) break;
+        await db.table<Record<string, unknown>>(from).each((row) => loose.delete(String(row[field])));
+      }
+      const waiting = new Set<string>();
+      if (loose.size > 0)
+        await db.journal.each(({ edits }) => {
+          const text = JSON.stringify(edits);
+          for (const id of loose) if (text.includes(id)) waiting.add(id);
+        });
+      await db.pictures.bulkDelete([...loose].filter((id) => !waiting.has(id)));
+      await db.facts.bulkDelete(
+        noted.map(({ key }) => key).filter((key) => !waiting.has(key.slice(LOOSE.length))),
+      );
+    },
+  );
+}
