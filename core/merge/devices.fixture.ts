@@ -1,6 +1,8 @@
 import { applyEdit, type Edit } from "../record/edit";
+import { records } from "../record/records.fixture";
 import { stamped, stampKey, type History, type Stamp } from "../record/stamps";
 import { TABLE_NAMES, type Records } from "../record/tables";
+import { blankVisit } from "../record/visit";
 import { mergeSides, type Merged, type Side } from "./merge";
 import type { Pick } from "./place";
 
@@ -73,3 +75,17 @@ export const contents = ({ records }: Side): unknown =>
   TABLE_NAMES.map((table) =>
     (records[table] as Row[]).map((row) => ({ ...row })).sort((a, b) => (a.id < b.id ? -1 : 1)),
   );
+
+export const toe = (value: number) => ({ value, source: "calliper" as const });
+/** A phone and a laptop that begin alike. */
+export const pair = (): [Device, Device] => [
+  device("phone", starting(records())),
+  device("laptop", starting(records())),
+];
+export const openVisit = (id: string, horseId = "h") => ({
+  id,
+  horseId,
+  date: "2026-11-20",
+  status: "open" as const,
+  ...blankVisit(),
+});

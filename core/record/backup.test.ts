@@ -199,6 +199,13 @@ describe("pictures in a backup", () => {
     ).toBe("bad-row records.pictures.0.type");
   });
 
+  test("a file nested a hundred thousand deep is refused at its place, not fallen over", () => {
+    const deep = "[".repeat(100_000) + "]".repeat(100_000);
+    expect(firstIssue(deep)).toBe("foreign ");
+    expect(firstIssue(file().replace('"Dunlin"', deep))).toBe("bad-row records.horses.0.name");
+    expect(firstIssue(file().replace('"records"', `"history": ${deep}, "records"`))).toBe("bad-row history");
+  });
+
   test("a backup of the version before is carried up: its readings gain an empty survey", () => {
     const old = JSON.parse(file()) as { version: number; records: Record<string, Record<string, unknown>[]> };
     old.version = 1;
