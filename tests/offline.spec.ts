@@ -1,6 +1,7 @@
 import { cp, readdir, readFile, rm, writeFile } from "node:fs/promises";
 import { spawn, type ChildProcess } from "node:child_process";
 import { once } from "node:events";
+import type { Browser, BrowserContext, TestInfo } from "@playwright/test";
 import { expect, openDemo, test, TODAY } from "./round";
 
 test.use({ serviceWorkers: "allow" });
@@ -12,6 +13,28 @@ async function start(directory: string, port = 0): Promise<{ server: ChildProces
   const [line] = (await once(server.stdout, "data")) as [Buffer];
   return { server, address: line.toString().trim() };
 }
+
+/** A copy of the build with a server of its own, and a browser for it. */
+interface Own {
+  directory: string;
+  context: BrowserContext;
+  served: { server: ChildProcess; address: string };
+}
+
+/** Works with a copy that may be changed and a server that may be taken away; both are gone afterwards. */
+async function withOwn(browser: Browser, info: TestInfo, work: (own: Own) => Promise<void>): Promise<void> {
+  const directory = info.outputPath("client");
+  await cp("build/client", directory, { recursive: true });
+  const own: Own = { directory, context: await browser.newContext(), served: await start(directory) };
+  try {
+    await work(own);
+  } finally {
+    own.served.server.kill();
+    await own.context.close();
+  }
+}
+/** The same address served anew. */
+const startAgain = ({ directory, served }: Own) => start(directory, Number(new URL(served.address).port));
 
 const ready = () =>
   navigator.serviceWorker.ready.then(
@@ -41,19 +64,15 @@ test("after the first load every address opens without the network, deep links t
 
 test("with the server gone it opens; when a new version is there it says so, and changes over when told", async ({
   browser,
-}, info) => {
-  const directory = info.outputPath("client");
-  await cp("build/client", directory, { recursive: true });
-  const first = await start(directory);
-  const context = await browser.newContext();
-  const page = await context.newPage();
-  const empty = page.getByRole("heading", { name: "No horses here yet" });
-  let second: ChildProcess | undefined;
-  try {
-    await page.goto(first.address);
+}, info) =>
+  withOwn(browser, info, async (own) => {
+    const { directory, served } = own;
+    const page = await own.context.newPage();
+    const empty = page.getByRole("heading", { name: "No horses here yet" });
+    await page.goto(served.address);
     await page.evaluate(ready);
-    first.server.kill();
-    await once(first.server, "exit");
+    served.server.kill();
+    await once(served.server, "exit");
     await page.reload();
     await expect(empty).toBeVisible();
 
@@ -69,33 +88,25 @@ test("with the server gone it opens; when a new version is there it says so, and
     );
     for (const name of ["index.html", "offline.js"])
       for (const ending of ["gz", "br"]) await rm(`${directory}/${name}.${ending}`, { force: true });
-    second = (await start(directory, Number(new URL(first.address).port))).server;
+    own.served = await startAgain(own);
     await page.reload();
     await expect(page.getByText("A new version of Plumbline is ready.")).toBeVisible({ timeout: 20_000 });
     expect(await page.content()).not.toContain("The next Plumbline");
     const loadedAnew = page.waitForEvent("load");
     await page.getByRole("button", { name: "Change over now" }).click();
     await loadedAnew;
-    const served = await page.evaluate(() => fetch("/").then((response) => response.text()));
-    expect(served).toContain("The next Plumbline");
+    const text = await page.evaluate(() => fetch("/").then((response) => response.text()));
+    expect(text).toContain("The next Plumbline");
     await expect(empty).toBeVisible();
     await expect(page.getByText("A new version of Plumbline is ready.")).toBeHidden();
-  } finally {
-    second?.kill();
-    first.server.kill();
-    await context.close();
-  }
-});
+  }));
 
 test("another tab does not load anew by itself when one changes over: what is half typed stays, and the rest of its version is still there", async ({
   browser,
-}, info) => {
-  const directory = info.outputPath("client");
-  await cp("build/client", directory, { recursive: true });
-  const served = await start(directory);
-  const context = await browser.newContext();
-  const [page, other] = [await context.newPage(), await context.newPage()];
-  try {
+}, info) =>
+  withOwn(browser, info, async (own) => {
+    const { directory, served, context } = own;
+    const [page, other] = [await context.newPage(), await context.newPage()];
     await page.goto(served.address);
     await page.evaluate(ready);
     await other.goto(`${served.address}/horses/new`);
@@ -114,8 +125,7 @@ test("another tab does not load anew by itself when one changes over: what is ha
         if (name !== "offline.js" || ending !== "")
           await rm(`${directory}/${name}${ending}`, { force: true });
     served.server.kill();
-    const again = await start(directory, Number(new URL(served.address).port));
-    served.server = again.server;
+    own.served = await startAgain(own);
     await page.reload();
     await page.getByRole("button", { name: "Change over now" }).click({ timeout: 20_000 });
     await expect(other.getByText("Plumbline has changed over in another tab.")).toBeVisible({
@@ -127,10 +137,27 @@ test("another tab does not load anew by itself when one changes over: what is ha
     await other.keyboard.press("Escape");
     await other.getByRole("button", { name: "Load anew" }).click();
     await expect(other.getByText("Plumbline has changed over in another tab.")).toBeHidden();
-  } finally {
-    served.server.kill();
-    await context.close();
+  }));
+
+test("the browser finds nothing that keeps it from being installed, on a phone and on a laptop", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.evaluate(ready);
+  const session = await page.context().newCDPSession(page);
+  const { installabilityErrors } = await session.send("Page.getInstallabilityErrors");
+  // A window without a profile's pages on the disk cannot install anything, whatever the page.
+  expect(installabilityErrors.filter(({ errorId }) => errorId !== "in-incognito")).toEqual([]);
+  const { errors, data = "{}" } = await session.send("Page.getAppManifest");
+  expect(errors).toEqual([]);
+  const manifest = JSON.parse(data) as { icons: { src: string; sizes: string; purpose?: string }[] };
+  for (const { src } of manifest.icons) {
+    const answer = await page.request.get(src);
+    expect([src, answer.status()]).toEqual([src, 200]);
   }
+  const sizes = manifest.icons.map(({ sizes: one }) => one);
+  expect(sizes).toEqual(expect.arrayContaining(["192x192", "512x512"]));
+  expect(manifest.icons.some(({ purpose }) => purpose?.includes("maskable"))).toBe(true);
 });
 
 test("an unknown address leads back, and offers the export", async ({ page }) => {
