@@ -32,6 +32,8 @@ const OFFERED = 5000;
 const DIVED = 2000;
 /** So many jobs are hardly ever proven: plans are bred first. */
 const MANY_JOBS = 80;
+/** So many plans are bred where there are fewer jobs. */
+const BRED_FEW = 24;
 /** So much of the time goes to breeding before the bound is raised, and of the rest before it is raised further. */
 const BRED_FIRST = 0.4;
 const BRED_BETWEEN = 0.4;
@@ -105,13 +107,19 @@ function search(
     const until = watch.elapsed() + part * (watch.seconds - watch.elapsed());
     while (!close() && watch.elapsed() < until) take(bred());
   };
-  if (numbers.kindOf.length > MANY_JOBS) breed(BRED_FIRST);
-  else offer(divedPlan(numbers, table, root, late), DIVED);
+  const many = numbers.kindOf.length > MANY_JOBS;
+  if (many) breed(BRED_FIRST);
+  else {
+    offer(divedPlan(numbers, table, root, late), DIVED);
+    for (let plan = 0; plan < BRED_FEW && !late(); plan++) take(bred());
+  }
   raise(
     provenBound(numbers, root, {
       best: () => objective,
       offer: (loads) => offer(loads, OFFERED),
-      better: () => breed(BRED_BETWEEN),
+      better: () => {
+        if (many) breed(BRED_BETWEEN);
+      },
       late,
       report: raise,
       few: (loads) =>
