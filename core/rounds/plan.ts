@@ -32,7 +32,10 @@ const OFFERED = 5000;
 const DIVED = 2000;
 /** So many jobs are hardly ever proven: plans are bred first. */
 const MANY_JOBS = 80;
-/** So many plans are bred where there are fewer jobs. */
+/** When so many plans in a row were no better, no more are bred. */
+const MOST_IDLE = 500;
+/** So few need no breeding; between the two so many plans are bred. */
+const FEW_JOBS = 20;
 const BRED_FEW = 24;
 /** So much of the time goes to breeding before the bound is raised, and of the rest before it is raised further. */
 const BRED_FIRST = 0.4;
@@ -105,13 +108,15 @@ function search(
   /** Breeds in so much of the time that is left. */
   const breed = (part: number) => {
     const until = watch.elapsed() + part * (watch.seconds - watch.elapsed());
-    while (!close() && watch.elapsed() < until) take(bred());
+    for (let idle = 0; idle < MOST_IDLE && !close() && watch.elapsed() < until;)
+      idle = take(bred()) ? 0 : idle + 1;
   };
   const many = numbers.kindOf.length > MANY_JOBS;
   if (many) breed(BRED_FIRST);
   else {
     offer(divedPlan(numbers, table, root, late), DIVED);
-    for (let plan = 0; plan < BRED_FEW && !late(); plan++) take(bred());
+    const plans = numbers.kindOf.length > FEW_JOBS ? BRED_FEW : 0;
+    for (let plan = 0; plan < plans && !late(); plan++) take(bred());
   }
   raise(
     provenBound(numbers, root, {
