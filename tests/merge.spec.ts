@@ -12,6 +12,7 @@ async function device(browser: Browser, name: string): Promise<Page> {
   const called = page.getByRole("region", { name: "This device" }).getByRole("textbox");
   await called.fill(name);
   await called.press("Enter");
+  await expect(page.getByText(/^Kept/).first()).toBeVisible();
   await page.reload();
   await expect(called).toHaveValue(name);
   return page;

@@ -20,12 +20,17 @@ export function DevicePanel({ name }: { name: string }) {
       setTrouble("A device needs a name.");
       return;
     }
+    // The page is not left without a word while the name is on its way.
+    const done = session.hold();
     try {
       await renameDevice(session.db, text);
       setTrouble(undefined);
+      session.say({ kind: "kept", at: Date.now() });
       void revalidate();
     } catch (error) {
       setTrouble(storageTrouble(error));
+    } finally {
+      done();
     }
   };
   return (
