@@ -1,3 +1,4 @@
+import type { Edit } from "~core/record/edit";
 import { LINKS } from "~core/record/tables";
 import type { StoredPicture } from "./pictureBytes";
 import { session } from "./session";
@@ -23,7 +24,7 @@ export async function putPicture(picture: Omit<StoredPicture, "id">): Promise<st
 
 /**
  * Pictures that were kept a day ago or longer and got no row are taken out; those that have one are loose no more. One
- * that an undo could bring back stays noted.
+ * stays noted whose row an undo could bring back, or was refused by the store and waits to be sent again.
  */
 export async function takeOutLoosePictures(now = Date.now()): Promise<void> {
   const { db } = session;
@@ -42,11 +43,12 @@ export async function takeOutLoosePictures(now = Date.now()): Promise<void> {
         await db.table<Record<string, unknown>>(from).each((row) => loose.delete(String(row[field])));
       }
       const waiting = new Set<string>();
-      if (loose.size > 0)
-        await db.journal.each(({ edits }) => {
-          const text = JSON.stringify(edits);
-          for (const id of loose) if (text.includes(id)) waiting.add(id);
-        });
+      const look = ({ edits }: { edits: readonly Edit[] }) => {
+        const text = JSON.stringify(edits);
+        for (const id of loose) if (text.includes(id)) waiting.add(id);
+      };
+      session.refused().forEach(look);
+      if (loose.size > 0) await db.journal.each(look);
       await db.pictures.bulkDelete([...loose].filter((id) => !waiting.has(id)));
       await db.facts.bulkDelete(
         noted.map(({ key }) => key).filter((key) => !waiting.has(key.slice(LOOSE.length))),

@@ -80,6 +80,18 @@ describe("a picture that was kept before the row that points to it", () => {
     expect(await session.db.pictures.get(id)).toBeUndefined();
   });
 
+  test("stays while its row was refused by the store and waits to be sent again", async () => {
+    const id = await putPicture({ type: "image/jpeg", bytes });
+    const now = film(id);
+    const edit = { table: "films", id: now.id, path: [], was: undefined, now, label: "film" } as const;
+    session.setRefused([{ edits: [{ ...edit, path: [] }], drafts: [] }]);
+    await takeOutLoosePictures(Date.now() + DAY);
+    expect(await session.db.pictures.get(id)).toBeDefined();
+    session.setRefused([]);
+    await takeOutLoosePictures(Date.now() + DAY);
+    expect(await session.db.pictures.get(id)).toBeUndefined();
+  });
+
   test("one that came with a backup was never loose", async () => {
     await session.db.pictures.put({ id: "brought", type: "image/jpeg", bytes });
     await takeOutLoosePictures(Date.now() + 2 * DAY);
