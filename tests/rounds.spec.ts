@@ -109,7 +109,7 @@ test("a lost shoe in two taps, fitted into today where the road is shortest", as
   await expect(fits.getByRole("button").first()).toContainText("you are there anyway");
   await fits.getByRole("button").first().click();
   await expect(page.getByText(/Fitted in: today/)).toBeVisible();
-  await expect(page.getByRole("region", { name: "What stays on" })).toContainText("by");
+  await expect(page.getByRole("region", { name: "What stays on" })).toContainText(name);
   await page.goto("/");
   await expect(page.getByRole("region", { name: "Scarrowmoor Trekking" })).toContainText(name);
   await page.goto("/horses/demo-yard-1-horse-8");

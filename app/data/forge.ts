@@ -1,9 +1,8 @@
 import type { Limb } from "~core/foot/limb";
 import { forgingId, ON_THE_ANVIL, type Forged, type Forging, type Steel } from "~core/forge/forgeRecord";
-import { comingHorses, type PlannedHorse } from "~core/visit/comingShoes";
+import type { PlannedHorse } from "~core/visit/comingShoes";
 import { addDays } from "~core/calendar/date";
 import { readFootAt, type FootAt } from "./footAt";
-import { rosterOf, type RosterRecords } from "./queries";
 import { session } from "./session";
 
 /** What the forge reads: the foot if there is one, what lies on the anvil, the log, and the steel. */
@@ -36,11 +35,13 @@ export async function readForge(
 /** A foot as it was left is told by so many days of records. */
 const TOLD_DAYS = 400;
 
-/** Horses that are planned or due up to that day, with the records that their shoes are worked out from. */
-export async function readPlannedHorses(records: RosterRecords, until: string): Promise<PlannedHorse[]> {
+/** Horses with the records that their shoes are worked out from. */
+export async function readPlannedHorses(
+  coming: readonly Omit<PlannedHorse, "records">[],
+): Promise<PlannedHorse[]> {
   const { db } = session;
   return Promise.all(
-    comingHorses(rosterOf(records), until).map(async ({ horse, last, date }) => {
+    coming.map(async ({ horse, last, date }) => {
       const of = horse.id;
       const since = addDays(last.date, -TOLD_DAYS);
       const [readings, trims, watchings, looks, shoes] = await Promise.all([

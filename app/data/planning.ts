@@ -6,9 +6,10 @@ import type { Appointment } from "~core/record/appointment";
 import type { Call } from "~core/record/call";
 import type { RoundsSettings } from "~core/record/settings";
 import type { NailRow, ShoeRecord } from "~core/shoe/shoeRecord";
-import type { PlannedHorse } from "~core/visit/comingShoes";
+import { rowsOfDay } from "~core/rounds/daySheet";
+import { comingHorses, type PlannedHorse } from "~core/visit/comingShoes";
 import { readPlannedHorses } from "./forge";
-import { readRosterRecords, type RosterRecords } from "./queries";
+import { readRosterRecords, rosterOf, type RosterRecords } from "./queries";
 import { session } from "./session";
 
 /** Everything that rounds are planned from, as the screen has it. */
@@ -18,13 +19,16 @@ export interface PlanningRecords {
   appointments: Appointment[];
 }
 
-/** What it is worked out from. */
-export async function readPlanning(today: string): Promise<RosterRecords & { appointments: Appointment[] }> {
-  const [records, appointments] = await Promise.all([
+/** What it is worked out from, and what happened between visits. */
+export async function readPlanning(
+  today: string,
+): Promise<RosterRecords & { appointments: Appointment[]; calls: Call[] }> {
+  const [records, appointments, calls] = await Promise.all([
     readRosterRecords(today),
     session.db.appointments.orderBy("date").toArray(),
+    session.db.calls.toArray(),
   ]);
-  return { ...records, appointments };
+  return { ...records, appointments, calls };
 }
 
 /** One day's horses with what their shoes are worked out from, and the tables that the load list asks. */
@@ -37,7 +41,7 @@ export interface DayRecords extends RosterRecords {
 export async function readDay(date: string, today: string): Promise<DayRecords> {
   const records = await readRosterRecords(today);
   const [planned, forged, nailSizes] = await Promise.all([
-    readPlannedHorses(records, date),
+    readPlannedHorses(comingHorses(rowsOfDay(rosterOf(records), date), date)),
     session.db.forged.toArray(),
     session.db.nailSizes.toArray(),
   ]);
@@ -79,11 +83,6 @@ export async function readForForecasts(
 /** How far back it is counted what stays on, days. */
 const STAYING_DAYS = 365;
 
-/** What happened between visits, and every shoe that was set within a year. */
-export async function readCalls(today: string): Promise<{ calls: Call[]; shoesSet: ShoeRecord[] }> {
-  const [calls, shoesSet] = await Promise.all([
-    session.db.calls.toArray(),
-    session.db.shoes.where("date").aboveOrEqual(addDays(today, -STAYING_DAYS)).toArray(),
-  ]);
-  return { calls, shoesSet };
-}
+/** Every shoe that was set within a year: hundreds of rows for one view, read when it is looked at. */
+export const readShoesSet = (today: string): Promise<ShoeRecord[]> =>
+  session.db.shoes.where("date").aboveOrEqual(addDays(today, -STAYING_DAYS)).toArray();

@@ -27,10 +27,6 @@ export default function DayRoute({ loaderData }: Route.ComponentProps) {
   const records = useRecords(loaderData);
   const { date, planned, forged, nailSizes } = records;
   const plan = useMemo(() => planOfDay(rosterOf(records), date), [records, date]);
-  const load = useMemo(() => {
-    const names = new Set(plan.stops.flatMap(({ jobs }) => jobs.map(({ horse }) => horse.id)));
-    return planned.filter(({ horse }) => names.has(horse.id));
-  }, [plan, planned]);
   const alerts = alertsByHorse(useCaseRows(loaderData.care, date));
-  return <DayView key={date} {...{ date, plan, load, alerts }} log={forged} nails={nailSizes} />;
+  return <DayView key={date} {...{ date, plan, alerts }} load={planned} log={forged} nails={nailSizes} />;
 }

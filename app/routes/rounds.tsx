@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { loadDrafts } from "~app/data/drafts";
 import { CARE_TABLES, readCare } from "~app/data/cases";
-import { readCalls, readPlanning } from "~app/data/planning";
+import { readPlanning } from "~app/data/planning";
 import { rosterOf } from "~app/data/queries";
 import { RoundsView } from "~app/features/rounds/RoundsView";
 import { todayHere } from "~app/ui/days";
@@ -15,8 +15,8 @@ import type { Route } from "./+types/rounds";
 export async function clientLoader() {
   const today = todayHere();
   await loadDrafts("rounds/");
-  const [planning, told] = await Promise.all([readPlanning(today), readCalls(today)]);
-  return { ...planning, ...told, care: await readCare(planning.cases), today };
+  const planning = await readPlanning(today);
+  return { ...planning, care: await readCare(planning.cases), today };
 }
 
 export const shouldRevalidate = readsOnly("horses", "yards", ...CARE_TABLES, "appointments", "calls");
@@ -25,9 +25,9 @@ export const meta: Route.MetaFunction = () => [{ title: "Rounds · Plumbline" }]
 
 export default function RoundsRoute({ loaderData }: Route.ComponentProps) {
   const records = useRecords(loaderData);
-  const { appointments, calls, shoesSet, today } = records;
+  const { appointments, calls, today } = records;
   const rows = useMemo(() => rosterOf(records), [records]);
   const { rounds } = useSettings();
   const alerts = alertsByHorse(useCaseRows(loaderData.care, today));
-  return <RoundsView {...{ rows, appointments, calls, alerts, today }} settings={rounds} shoes={shoesSet} />;
+  return <RoundsView {...{ rows, appointments, calls, alerts, today }} settings={rounds} />;
 }

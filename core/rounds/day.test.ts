@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { addDays } from "../calendar/date";
-import { planOfDay } from "./daySheet";
+import { planOfDay, rowsOfDay } from "./daySheet";
 import { fitIn } from "./fitIn";
 import { lateEdits, lateNotes } from "./late";
 import { horseAt, ROUNDS, rowsOf, TODAY, YARDS } from "./round.fixture";
@@ -19,6 +19,23 @@ describe("the plan of a day", () => {
       ["Ash"],
       [],
       ["Birch"],
+    ]);
+  });
+
+  test("of all rows only those whose horses are done on it: what is loaded is read for no others", () => {
+    const rows = rowsOf([
+      horseAt("north", "Ash", { on: 0 }),
+      horseAt("far", "Birch", { on: 2 }),
+      horseAt("far", "Cedar", { on: 0 }),
+    ]);
+    const names = (date: string) =>
+      rowsOfDay(rows, date)
+        .map(({ horse }) => horse.name)
+        .sort();
+    expect([names(TODAY), names(addDays(TODAY, 2)), names(addDays(TODAY, 9))]).toEqual([
+      ["Ash", "Cedar"],
+      ["Birch"],
+      [],
     ]);
   });
 });

@@ -1,7 +1,7 @@
 import { Button, Segmented } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { readPlannedHorses } from "~app/data/forge";
-import { readRosterRecords } from "~app/data/queries";
+import { readRosterRecords, rosterOf } from "~app/data/queries";
 import { cutInWorker, piecesInWorker } from "~app/workers/forge";
 import { Fractions } from "~app/ui/Fractions";
 import { TypedField } from "~app/ui/TypedField";
@@ -12,7 +12,7 @@ import { addDays } from "~core/calendar/date";
 import type { CutList } from "~core/forge/cutlist/cutList";
 import { cutQuestions, type CutGroup } from "~core/forge/cutlist/groups";
 import { offcutRows } from "~core/record/rackEdits";
-import type { PlannedPiece } from "~core/visit/comingShoes";
+import { comingHorses, type PlannedPiece } from "~core/visit/comingShoes";
 import { change, make } from "~core/record/change";
 import type { Steel } from "~core/forge/forgeRecord";
 import { settingsSchema } from "~core/record/settings";
@@ -97,7 +97,8 @@ export function CutListView({ steel, job, steelOf, today, forged }: ForgeContext
     );
   };
   const lookAhead = async () => {
-    const horses = await readPlannedHorses(await readRosterRecords(today), addDays(today, days));
+    const rows = rosterOf(await readRosterRecords(today));
+    const horses = await readPlannedHorses(comingHorses(rows, addDays(today, days)));
     setPlanned(await work(() => piecesInWorker(horses, settings, forged)));
   };
   const wanted = steel.filter(({ role }) => role === "wanted");

@@ -1,10 +1,9 @@
 import { Select } from "antd";
 import dayjs from "dayjs";
+import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import type { PlanningRecords } from "~app/data/planning";
+import { readShoesSet, type PlanningRecords } from "~app/data/planning";
 import { shortDay } from "~app/ui/days";
-import { Fractions } from "~app/ui/Fractions";
-import { SortedTable } from "~app/ui/SortedTable";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { daysBetween } from "~core/calendar/date";
@@ -13,7 +12,8 @@ import { isForVet, isLoss, LOSS_CAUSES, type Call } from "~core/record/call";
 import { planVisit } from "~core/record/planVisit";
 import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import { fitIn, type FitIn } from "~core/rounds/fitIn";
-import { shoeWorn, whatStaysOn } from "~core/visit/staying";
+import { shoeWorn } from "~core/visit/staying";
+import { StaysOn } from "./StaysOn";
 import "./calls.css";
 
 /** Ways to fit a call in that are offered. */
@@ -22,15 +22,20 @@ const OFFERED = 3;
 interface CallsProps extends PlanningRecords {
   today: string;
   calls: Call[];
-  shoes: ShoeRecord[];
 }
 
 /** What happened between visits: fitted into today or tomorrow at the least extra road, and what stays on, on whom. */
-export function CallsView({ rows, settings, calls, shoes, today }: CallsProps) {
-  const wording = useWording();
-  const staying = whatStaysOn(shoes, calls, wording).filter(({ lost }) => lost > 0);
-  const set = whatStaysOn(shoes, calls, wording).reduce((sum, row) => sum + row.set, 0);
-  const nameOf = (id: string) => rows.find(({ horse }) => horse.id === id)?.horse.name ?? "a horse that left";
+export function CallsView({ rows, settings, calls, today }: CallsProps) {
+  const [shoes, setShoes] = useState<ShoeRecord[]>();
+  useEffect(() => {
+    let gone = false;
+    void readShoesSet(today).then((found) => {
+      if (!gone) setShoes(found);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [today]);
   const sorted = [...calls].sort((a, b) => b.date.localeCompare(a.date));
   return (
     <div className="calls">
@@ -48,47 +53,14 @@ export function CallsView({ rows, settings, calls, shoes, today }: CallsProps) {
           })}
         </ul>
       </section>
-      <section aria-label="What stays on">
-        <h2>What stays on, on whom</h2>
-        {staying.length === 0 ? (
-          <p className="quiet">{set} shoes were set, none is noted as lost.</p>
-        ) : (
-          <SortedTable
-            rowKey={({ end, words }) => end + words}
-            dataSource={staying}
-            columns={[
-              {
-                title: "Shoe",
-                render: (_, { end, words }) => (
-                  <>
-                    {end}: <Fractions text={words} />
-                  </>
-                ),
-                sorter: (a, b) => (a.end + a.words).localeCompare(b.end + b.words),
-              },
-              { title: "set", dataIndex: "set", align: "right", sorter: (a, b) => a.set - b.set },
-              {
-                title: "lost",
-                align: "right",
-                render: (_, { lost }) => <b>{lost}</b>,
-                sorter: (a, b) => a.lost - b.lost,
-              },
-              {
-                title: "days on",
-                align: "right",
-                render: (_, { daysOn }) => (daysOn === undefined ? "–" : Math.round(daysOn)),
-                sorter: (a, b) => (a.daysOn ?? 0) - (b.daysOn ?? 0),
-              },
-              { title: "by", render: (_, { horses }) => horses.map(nameOf).join(", ") },
-            ]}
-          />
-        )}
-      </section>
+      <StaysOn {...{ calls, shoes, rows }} />
     </div>
   );
 }
 
-interface CallRowProps extends Pick<CallsProps, "rows" | "settings" | "shoes" | "today"> {
+interface CallRowProps extends Pick<CallsProps, "rows" | "settings" | "today"> {
+  /** Undefined until they are read. */
+  shoes: ShoeRecord[] | undefined;
   call: Call;
   row: RosterRow;
 }
@@ -97,7 +69,7 @@ function CallRow({ call, row, rows, settings, shoes, today }: CallRowProps) {
   const wording = useWording();
   const { save } = useEdits();
   const { horse, yard, coming } = row;
-  const worn = isLoss(call) ? shoeWorn(shoes, call) : undefined;
+  const worn = shoes && isLoss(call) ? shoeWorn(shoes, call) : undefined;
   const change = (path: "cause" | "found", now: unknown) =>
     void save({
       table: "calls",

@@ -4,7 +4,6 @@ import type { PlanningRecords } from "~app/data/planning";
 import { useView } from "~app/ui/useView";
 import type { CaseAlert } from "~core/casework/caseStanding";
 import type { Call } from "~core/record/call";
-import type { ShoeRecord } from "~core/shoe/shoeRecord";
 import { CallsView } from "./CallsView";
 import { BoardView } from "./BoardView";
 import { HalfYear } from "./HalfYear";
@@ -19,7 +18,6 @@ export function RoundsView(
   props: PlanningRecords & {
     today: string;
     calls: Call[];
-    shoes: ShoeRecord[];
     /** What of a horse's cases cannot wait. */
     alerts: Record<string, CaseAlert[]>;
   },
