@@ -1,6 +1,7 @@
 import type { FrontLens, SideLens } from "../foot/lens";
 import type { Limb } from "../foot/limb";
 import { meanHeelY, toeYOf, corYOf, type FootParameters } from "../foot/parametric/parameters";
+import type { Wording } from "../foot/wording";
 import type { Walls } from "../foot/survey/walls";
 import { degrees } from "../math/angle";
 
@@ -12,17 +13,19 @@ export interface FrontAim {
   toeY?: number;
   /** Height of the plane above the present ground at toe and heels, mm. */
   plane?: { toe: number; heel: number };
-  /** Present value minus aim, in the lens's own unit, with its words. */
-  off?: { value: number; unit: "°" | "mm"; words: string };
+  /** Present value minus aim, in the lens's own unit, with its words, and a word for millimetres below 0. */
+  off?: { value: number; unit: "°" | "mm"; words: string; below?: string };
+  /** The sole was not surveyed: by the drawn foot's own estimate. */
+  estimated?: true;
   /** What would have to be known. */
   wants?: string;
 }
 
-/** The lens held against a foot. `measured` says whether the angles were measured at all. */
+/** The lens held against a foot. `measured` says whether the angles were measured at all, and the sole surveyed. */
 export function frontAim(
   lens: FrontLens,
   foot: FootParameters,
-  measured: { angles: boolean; walls: Walls },
+  measured: { angles: boolean; walls: Walls; sole: boolean },
 ): FrontAim {
   if (lens === "straight-axis") {
     if (!measured.angles) return { lens, wants: "dorsal and pastern angle" };
@@ -36,7 +39,18 @@ export function frontAim(
   if (lens === "even-halves") {
     const support = corYOf(foot) - meanHeelY(foot);
     const toeY = corYOf(foot) + support;
-    return { lens, toeY, off: { value: toeYOf(foot) - toeY, unit: "mm", words: "front over support" } };
+    const off = {
+      value: toeYOf(foot) - toeY,
+      unit: "mm",
+      words: "front over support",
+      below: "under",
+    } as const;
+    return { lens, toeY, off, ...(!measured.sole && { estimated: true }) };
+  }
+  if (lens === "heels-back") {
+    if (!measured.sole) return { lens, wants: "both heels, on the sole" };
+    const words = "heels ahead of the sulcus’s back";
+    return { lens, off: { value: meanHeelY(foot), unit: "mm", words, below: "behind it" } };
   }
   const { toe, heelMedial, heelLateral } = measured.walls;
   const back = [heelMedial?.above, heelLateral?.above].filter((mm) => mm !== undefined);
@@ -48,8 +62,21 @@ export function frontAim(
     lens,
     plane,
     dorsalAngleDeg: foot.dorsalAngleDeg + turn,
-    off: { value: Math.max(plane.toe, plane.heel), unit: "mm", words: "wall above the live sole" },
+    off: {
+      value: Math.max(plane.toe, plane.heel),
+      unit: "mm",
+      words: "wall above the live sole",
+      below: "under",
+    },
   };
+}
+
+/** "dorsal against pastern −4.0°", "front over support 5 mm under": how far a foot is off the aim. */
+export function aimInWords({ off }: FrontAim, wording: Wording): string | undefined {
+  if (!off) return undefined;
+  if (off.unit === "°") return `${off.words} ${wording.angle(off.value)}`;
+  const below = off.value < 0 && off.below !== undefined ? ` ${off.below}` : "";
+  return `${off.words} ${wording.length(Math.abs(off.value))}${below}`;
 }
 
 /** What a side-to-side lens says: degrees to roll, positive = the lateral side is to be lowered. */

@@ -1,10 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
-import { frontAim, sideAim } from "../balance/lenses";
-import { FRONT_LENSES, LENS_FACTS, SIDE_LENSES } from "../foot/lens";
 import { flagOfFind, openFlags, RED_FLAG_ADVICE, RED_FLAG_NAMES, RED_FLAGS } from "../caution/redFlags";
 import { footOrder } from "../foot/order";
-import { ordinaryFoot } from "../foot/parametric/fit";
-import { corYOf, meanHeelY } from "../foot/parametric/parameters";
 import {
   FIND_KIND_NAMES,
   FIND_KINDS,
@@ -146,54 +142,12 @@ describe("order of feet", () => {
   });
 });
 
-describe("lenses", () => {
-  const foot = {
-    ...ordinaryFoot("LF", { kind: "horse", massKg: 500 }),
-    dorsalAngleDeg: 47,
-    pasternAngleDeg: 51,
-  };
-
-  test("straight axis aims at the pastern, even halves at the support, live sole at the plane", () => {
-    expect(frontAim("straight-axis", foot, { angles: true, walls: {} })).toMatchObject({
-      dorsalAngleDeg: 51,
-      off: { value: -4 },
-    });
-    const halves = frontAim("even-halves", foot, { angles: true, walls: {} });
-    expect(halves.toeY).toBeCloseTo(2 * corYOf(foot) - meanHeelY(foot), 9);
-    const walls = { toe: { above: 8 }, heelMedial: { above: 3 }, heelLateral: { above: 5 } };
-    const plane = frontAim("live-sole", foot, { angles: true, walls });
-    expect(plane.plane).toEqual({ toe: 8, heel: 4 });
-    expect(plane.dorsalAngleDeg).toBeGreaterThan(47);
-  });
-
-  test("what a lens lacks is said, not invented", () => {
-    expect(frontAim("straight-axis", foot, { angles: false, walls: {} }).wants).toContain("pastern");
-    expect(frontAim("live-sole", foot, { angles: true, walls: {} }).wants).toContain("live sole");
-    expect(sideAim("even-sole", { limb: "LF", walls: {}, heelsApartMm: 84 }).wants).toContain("both heels");
-  });
-
-  test("side to side: positive roll lowers lateral; a limb leaning outwards at the top asks for the opposite", () => {
-    const known = {
-      limb: "LF" as const,
-      walls: { heelMedial: { above: 3 }, heelLateral: { above: 6 } },
-      heelsApartMm: 84,
-      hairlineTiltDeg: 2,
-      limbDeviationDeg: 3,
-    };
-    expect(sideAim("even-sole", known).rollDeg).toBeGreaterThan(0);
-    expect(sideAim("square-limb", known).rollDeg).toBe(-3);
-    expect(sideAim("level-hairline", known).rollDeg).toBe(2);
-  });
-});
-
 describe("what is put into words", () => {
-  test("every red flag has its question and what to do at once; every lens its aim, strength and weakness", () => {
+  test("every red flag has its question and what to do at once", () => {
     for (const flag of RED_FLAG_NAMES) {
       expect(RED_FLAGS[flag].length).toBeGreaterThan(5);
       expect(RED_FLAG_ADVICE[flag]).toMatch(/\.$/);
     }
-    for (const lens of [...FRONT_LENSES, ...SIDE_LENSES])
-      for (const words of Object.values(LENS_FACTS[lens])) expect(words.length).toBeGreaterThan(5);
   });
 
   test("every find has a name, and only a puncture or a discharge calls the vet by itself", () => {

@@ -7,27 +7,19 @@ import type { ViewGeometry } from "~app/drawing/viewGeometry";
 import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { useSettings, useWording } from "~app/ui/useWording";
-import { frontAim } from "~core/balance/lenses";
-import { LENS_FACTS, lensesOf, type FrontLens } from "~core/foot/lens";
 import { leftWith } from "~core/cycle/horseDue";
 import { pairOf } from "~core/foot/limb";
-import { sideAimOf } from "~core/balance/footAims";
-import { footFacts } from "~core/visit/footFacts";
-import { findingsOf } from "~core/visit/findings";
-import { MEASURE_FACTS, MEASURES } from "~core/foot/measures";
-import { cutFoot } from "~core/foot/parametric/cut";
+import { MEASURE_FACTS } from "~core/foot/measures";
+import type { FrontLens } from "~core/foot/lens";
 import { baseFoot } from "~core/visit/feetOfHorse";
-import { corYOf, type FootParameters } from "~core/foot/parametric/parameters";
+import { footBench } from "~core/visit/footBench";
+import type { FootParameters } from "~core/foot/parametric/parameters";
 import { CALLIPER_LENGTHS } from "~core/foot/survey/calliper";
 import { MARK_FACTS, SURVEY_MARKS, type SurveyMark } from "~core/foot/survey/marks";
-import { boneOutline, filledMarks } from "~core/foot/parametric/surveyedOutline";
-import type { BoundOverrides } from "~core/foot/survey/ratios";
 import type { Vector } from "~core/geometry/vector";
 import { withValueAt } from "~core/record/edit";
 import { footEdit, footPlace } from "~core/record/footRecords";
-import { isShod } from "~core/record/horse";
 import type { Moment, Reading, SoleRecord } from "~core/foot/records/reading";
-import { noiseOf } from "~core/foot/records/pairs";
 import { standInFoot, standInLine, trueLength, trueMeasure } from "~core/simulator/instrument";
 import type { StageContext } from "~app/stage/stageContext";
 import { FootPictures } from "~app/stage/FootPictures";
@@ -43,7 +35,6 @@ import { useLane } from "./useLane";
 import { PlannedDone } from "./PlannedDone";
 import { useHandle } from "~app/ui/useHandle";
 import { WallsEntry } from "./WallsEntry";
-import { signedBefore } from "~core/record/visit";
 import { WhichSide } from "./WhichSide";
 import { WayTabs, wayOf } from "./WayTabs";
 import type { FilmedSole } from "~core/foot/survey/filmed";
@@ -85,43 +76,26 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
   );
   const sole = live.held ? live.value : calliper.sole;
 
-  const facts = footFacts(
-    {
-      ...foot,
-      reading: { ...foot.reading, [moment]: hand.withTyped({ ...((stored ?? blank) as Reading), sole }) },
-    },
-    feet[pairOf(limb)],
+  const bench = footBench(
     {
       visit,
       moment,
       horse: file.horse,
-      noise: noiseOf(settings),
-      wording,
-      bounds: settings.bounds as BoundOverrides,
-      lastVisit: signedBefore(file.visits, visit),
+      visits: file.visits,
+      foot,
+      pair: feet[pairOf(limb)],
+      reading: hand.withTyped({ ...((stored ?? blank) as Reading), sole }),
+      typed: lane.values,
       growthPerDay: context.outlooks[limb].growth.perDay,
+      second,
     },
-    lane.values,
+    settings,
+    wording,
   );
-  const { drawn, ghost, guessed, marks, survey, issues, last } = facts;
-  const surveyed = survey.front !== undefined && survey.support !== undefined;
-  const findings = findingsOf(facts);
+  const { facts, aims, surveyed } = bench;
+  const { drawn, ghost, guessed, issues } = facts;
   const map = useSoleMap(facts);
 
-  const shod = isShod(file.horse, limb);
-  const lenses = lensesOf(file.horse, settings.lenses, shod);
-  const measured = {
-    angles: facts.measures.dorsalAngle !== undefined && facts.measures.pasternAngle !== undefined,
-    walls: facts.walls,
-  };
-  const aims = [lenses.frontBack, ...(second && second !== lenses.frontBack ? [second] : [])].map((lens) =>
-    frontAim(lens, drawn, measured),
-  );
-  const side = sideAimOf(facts, lenses.side);
-
-  const corY = survey.cor?.median;
-  const corShift = (corY ?? corYOf(drawn)) - corYOf(drawn);
-  const at = filledMarks(drawn, marks);
   const moveMark = (mark: SurveyMark, [x, y]: Vector, rest: boolean) =>
     live.move(
       (now) => ({
@@ -142,7 +116,7 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
       handles={SURVEY_MARKS.map((mark) => ({
         name: mark,
         label: `${wording.inOwnWords(MARK_FACTS[mark].name)}${sole[mark] ? "" : ", a guess"}`,
-        at: draw(at[mark]),
+        at: draw(bench.marksAt[mark]),
         known: sole[mark] !== undefined,
       }))}
       onSelect={setSelected}
@@ -151,40 +125,21 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
     />
   );
   const soleProps = {
-    marks,
-    corY,
-    shape: facts.outline && {
-      outline: facts.outline,
-      bone:
-        survey.coffinTip !== undefined && survey.k !== undefined && corY !== undefined
-          ? boneOutline({ coffinTip: survey.coffinTip, cor: corY, k: survey.k })
-          : undefined,
-    },
-    aims: aims.flatMap(({ lens, toeY }, index) =>
-      toeY === undefined
-        ? []
-        : [{ y: toeY + corShift, name: LENS_FACTS[lens].name.toLowerCase(), second: index === 1 }],
-    ),
-    ghostMarks: surveyed ? last?.marks : undefined,
-    ghostCorY: surveyed ? last?.survey.cor?.median : undefined,
+    ...bench.sole,
     overlay: way === "marks" ? handles : way === "map" ? map.overlay : undefined,
   };
-  const agreed = moment === "after" && foot.trim?.plan?.agreed ? foot.trim.plan.cuts : undefined;
-  const plannedCut = agreed && ghost ? cutFoot(ghost, agreed) : undefined;
-  const planned = plannedCut?.ok ? plannedCut.value.foot : undefined;
   const onEnd = () =>
     goTo(
       nextFoot
         ? { limb: nextFoot }
         : { stage: stage === "survey" ? "trim" : "sign-off", ...(order[0] && { limb: order[0] }) },
     );
-  const unmeasured = guessed.length === MEASURES.length;
   const sidePicture = (
     <SideView
       foot={drawn}
       ghost={ghost}
       wording={wording}
-      guess={unmeasured}
+      guess={bench.unmeasured}
       labels={false}
       title="Side view"
     />
@@ -240,14 +195,9 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
           moment === "before" ? (foot.last ? `as left ${shortDay(foot.last.date)}` : "") : "before the trim"
         }
         guessed={guessed}
-        planned={planned}
+        planned={bench.agreed}
         sole={soleProps}
-        sideAims={aims.map(({ lens, dorsalAngleDeg, plane }, index) => ({
-          name: LENS_FACTS[lens].name,
-          second: index === 1,
-          dorsalAngleDeg,
-          plane,
-        }))}
+        sideAims={aims}
         tiltDeg={facts.rear.hairlineTilt}
         surveyed={surveyed}
         filmed={
@@ -278,13 +228,13 @@ export function FootBench({ moment, photographs, ...context }: FootBenchProps) {
       {way === "walls" && <WallsEntry context={context} moment={moment} rings={facts.rings} />}
       <Ledger
         facts={facts}
-        findings={findings}
+        findings={bench.findings}
         foot={drawn}
         ghost={ghost}
         comparedName={moment === "before" ? (foot.last ? shortDay(foot.last.date) : "last") : "before"}
         aims={aims}
-        sideways={side}
-        chooser={<LensBar horse={file.horse} chosen={lenses} second={second} onSecond={setSecond} />}
+        sideways={bench.sideways}
+        chooser={<LensBar horse={file.horse} chosen={bench.lenses} second={second} onSecond={setSecond} />}
       />
       <WhichSide facts={facts} />
       {moment === "after" && (

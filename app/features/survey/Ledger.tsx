@@ -2,8 +2,9 @@ import type { FootFacts } from "~core/foot/findings/facts";
 import type { Finding } from "~core/foot/findings/rule";
 import { halvesInWords, halvesOf } from "~core/foot/parametric/halves";
 import type { FootParameters } from "~core/foot/parametric/parameters";
-import { type FrontAim, type SideAim } from "~core/balance/lenses";
+import type { SideAim } from "~core/balance/lenses";
 import { LENS_FACTS } from "~core/foot/lens";
+import type { BenchAim } from "~core/visit/footBench";
 import { ledgerRows } from "~core/visit/ledger";
 import { FindingList } from "~app/ui/FindingList";
 import { Fractions } from "~app/ui/Fractions";
@@ -15,7 +16,7 @@ interface LedgerProps {
   foot: FootParameters;
   ghost: FootParameters | undefined;
   comparedName: string;
-  aims: readonly FrontAim[];
+  aims: readonly BenchAim[];
   sideways: SideAim;
   /** Where the lenses are chosen. */
   chooser: React.ReactNode;
@@ -69,16 +70,11 @@ export function Ledger({ facts, findings, foot, ghost, comparedName, aims, sidew
         </table>
         {chooser}
         <ul className="lens-said" aria-label="Lenses">
-          {aims.map((aim, index) => (
-            <li key={aim.lens} className={index === 1 ? "lens-said-second" : ""}>
-              <b>{LENS_FACTS[aim.lens].name}</b>{" "}
-              {aim.off ? (
-                <Fractions
-                  text={`${aim.off.words} ${aim.off.unit === "°" ? wording.angle(aim.off.value) : wording.length(Math.abs(aim.off.value))}${aim.off.unit === "mm" && aim.off.value < 0 ? " under" : ""}`}
-                />
-              ) : (
-                <span className="quiet">needs {aim.wants}</span>
-              )}
+          {aims.map(({ lens, name, second, said, estimated, wants }) => (
+            <li key={lens} className={second ? "lens-said-second" : ""}>
+              <b>{name}</b>{" "}
+              {said === undefined ? <span className="quiet">needs {wants}</span> : <Fractions text={said} />}
+              {estimated && <span className="quiet"> est.</span>}
             </li>
           ))}
           <li>
