@@ -229,9 +229,12 @@ test("lenses: chosen for this horse, a second one laid over, and what each lacks
   await page
     .getByRole("combobox", { name: "Lay a second lens over it" })
     .selectOption({ label: "Even halves" });
-  await expect(lenses).toContainText("Even halves front over support");
+  await expect(lenses).toContainText(/Even halves front over support \d+ mm( under)? est\./);
   await page.getByRole("combobox", { name: "Front to back lens" }).selectOption({ label: "Live sole" });
   await expect(lenses).toContainText("Live sole needs wall above the live sole");
+  await page.getByRole("combobox", { name: "Front to back lens" }).selectOption({ label: "Heels back" });
+  await expect(lenses).toContainText("Heels back needs both heels, on the sole");
+  await page.getByRole("combobox", { name: "Front to back lens" }).selectOption({ label: "Live sole" });
   await page.reload();
   await expect(lenses).toContainText("Live sole needs wall above the live sole");
 });

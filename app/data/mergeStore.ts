@@ -80,7 +80,10 @@ export async function lookAtMerge(
     into: here.history.device.name,
     madeAt: backup.madeAt,
     tally: merged.tally,
-    twins: merged.twins.map(({ horseId, date }) => `${horses.get(horseId)?.name ?? ""}, ${dayInWords(date)}`),
+    twins: merged.twins.map(
+      ({ horseId, dates }) =>
+        `${horses.get(horseId)?.name ?? ""}, ${[...new Set(dates)].map(dayInWords).join(" and ")}`,
+    ),
     clashes: merged.clashes.map((clash) => sayClash(clash, words, rowOf)),
     nothing: merged.put.length + merged.gone.length + merged.clashes.length === 0,
     state,

@@ -7,6 +7,10 @@ import type { RosterRow } from "./dayPlan";
 import { hasBarOrPad, toeOnlyMinutes } from "./jobMinutes";
 import { learnedMinutes } from "./learnedMinutes";
 
+/** Of two that a horse has pending the one that was begun comes first, else the sooner: none hides behind another. */
+const comesBefore = ({ status }: Visit, other: Visit | undefined): boolean =>
+  other === undefined || (status === "open" && other.status === "planned");
+
 /**
  * Every horse with its yard, its last signed visit, the one that is to come, and its usual minutes (longer
  * where its last shoes have a bar or a pad); by yard and name.
@@ -25,7 +29,11 @@ export function roster(
   const inOrder = [...visits].sort(
     (a, b) => a.date.localeCompare(b.date) || (a.at ?? "").localeCompare(b.at ?? ""),
   );
-  for (const visit of inOrder) (visit.status === "signed" ? last : coming).set(visit.horseId, visit);
+  for (const visit of inOrder) {
+    const { horseId, status } = visit;
+    if (status === "signed") last.set(horseId, visit);
+    else if (comesBefore(visit, coming.get(horseId))) coming.set(horseId, visit);
+  }
   const extra = new Set(shoes.flatMap(({ visitId, spec }) => (spec && hasBarOrPad(spec) ? [visitId] : [])));
   const minutes = learnedMinutes(
     horses,

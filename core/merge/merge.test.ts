@@ -183,8 +183,20 @@ describe("two devices' files are put together", () => {
     const [phone, laptop] = pair();
     phone.edit({ table: "visits", id: "p", path: [], now: openVisit("p") }, 5);
     laptop.edit({ table: "visits", id: "l", path: [], now: openVisit("l") }, 6);
-    expect(laptop.merge(phone.side()).twins).toEqual([{ horseId: "h", date: "2026-11-20" }]);
+    expect(laptop.merge(phone.side()).twins).toEqual([{ horseId: "h", dates: ["2026-11-20", "2026-11-20"] }]);
     expect([laptop.row("visits", "p"), laptop.row("visits", "l")]).toMatchObject([{ id: "p" }, { id: "l" }]);
+    expect(laptop.merge(phone.side()).twins).toEqual([]);
+  });
+
+  test("so are two that are planned for different days; a done one and a planned one of another day are no twins", () => {
+    const [phone, laptop] = pair();
+    const planned = (id: string, date: string) => ({ ...openVisit(id), status: "planned" as const, date });
+    phone.edit({ table: "visits", id: "p", path: [], now: planned("p", "2026-12-02") }, 5);
+    laptop.edit({ table: "visits", id: "l", path: [], now: planned("l", "2026-12-04") }, 6);
+    expect(mergeSides(laptop.side(), phone.side(), { act: ["laptop", 9, 10] }).twins).toEqual([
+      { horseId: "h", dates: ["2026-12-04", "2026-12-02"] },
+    ]);
+    laptop.edit({ table: "visits", id: "l", path: ["status"], now: "signed" }, 7);
     expect(laptop.merge(phone.side()).twins).toEqual([]);
   });
 

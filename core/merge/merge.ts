@@ -27,8 +27,11 @@ export interface Merged {
   clashes: Clash[];
   /** By table, those in which anything happened. */
   tally: Partial<Record<TableName, Tally>>;
-  /** Visits that would stand twice: each device made one for the same horse on the same day. Both stay. */
-  twins: { horseId: string; date: string }[];
+  /**
+   * Visits that would stand twice: each device made one for the same horse on the same day, or both are still to be done.
+   * Both stay. The day of the one that is here, and of the one that comes in.
+   */
+  twins: { horseId: string; dates: [here: string, there: string] }[];
 }
 
 /**
@@ -87,7 +90,11 @@ export function mergeSides(
   }
   keepWhatIsHungOn(merged, living, here, there, thereStamps);
   for (const { table, row } of merged.put) TABLES[table].parse(row);
-  merged.twins = twinsOf(here.records.visits, living.get("visits") as Map<string, Visit>);
+  merged.twins = twinsOf(
+    here.records.visits,
+    there.records.visits,
+    living.get("visits") as Map<string, Visit>,
+  );
   return merged;
 }
 
@@ -145,14 +152,25 @@ function keepWhatIsHungOn(
   }
 }
 
-/** Days on which a horse has a visit that was here before and one that comes in. */
-function twinsOf(before: readonly Visit[], after: ReadonlyMap<string, Visit>): Merged["twins"] {
-  const known = new Set(before.map(({ id }) => id));
-  const dayOf = ({ horseId, date }: Visit) => `${horseId} ${date}`;
-  const days = new Set(before.filter(({ id }) => after.has(id)).map(dayOf));
-  return [...after.values()]
-    .filter((visit) => !known.has(visit.id) && days.has(dayOf(visit)))
-    .map(({ horseId, date }) => ({ horseId, date }));
+/** Visits that only one of the two had, of one horse, on one day or both still to be done. */
+function twinsOf(
+  here: readonly Visit[],
+  there: readonly Visit[],
+  after: ReadonlyMap<string, Visit>,
+): Merged["twins"] {
+  const only = (own: readonly Visit[], other: readonly Visit[]) => {
+    const known = new Set(other.map(({ id }) => id));
+    return own.flatMap(({ id }) => (known.has(id) ? [] : (after.get(id) ?? [])));
+  };
+  const byHorse = new Map<string, Visit[]>();
+  for (const visit of only(here, there))
+    byHorse.set(visit.horseId, [...(byHorse.get(visit.horseId) ?? []), visit]);
+  const isTwin = (one: Visit, other: Visit) =>
+    one.date === other.date || (one.status !== "signed" && other.status !== "signed");
+  return only(there, here).flatMap((visit) => {
+    const own = byHorse.get(visit.horseId)?.find((one) => isTwin(one, visit));
+    return own ? [{ horseId: visit.horseId, dates: [own.date, visit.date] as [string, string] }] : [];
+  });
 }
 
 const byId = (rows: readonly Row[]): Map<string, Row> => new Map(rows.map((row) => [row.id, row]));

@@ -36,7 +36,7 @@ export function MergeLook({
       <TallyTable tally={tally} other={other} />
       {twins.length > 0 && (
         <p className="brass">
-          A visit from each on one day: {twins.slice(0, 5).join("; ")}
+          A visit from each for one horse: {twins.slice(0, 5).join("; ")}
           {twins.length > 5 && ` and ${twins.length - 5} more`}. Both stay; one that is only planned is taken
           off the plan in Rounds.
         </p>
