@@ -76,7 +76,7 @@ const rules = (theme: ThemeName): string =>
 const TYPE_REM = { note: 0.8, small: 0.875, text: 0.9375, lead: 1.125, head: 1.4, number: 2.2, big: 3 };
 
 /** The five sizes of type inside drawings to scale, in the drawing’s own unit: on the printed card, on a bar of steel, at a mark, a number, a name. */
-const DRAWN = { card: 3.4, bar: 4.6, small: 7.4, text: 8.6, lead: 10.5 };
+export const DRAWN = { card: 3.4, bar: 4.6, small: 7.4, text: 8.6, lead: 10.5 };
 
 /** The eight steps of space, px: within a control 1 to 3, between what belongs together 4 and 5, between groups 6 to 8. */
 const SPACE_PX = [2, 4, 6, 8, 12, 16, 24, 32];

@@ -1,26 +1,24 @@
 import { radians } from "../math/angle";
 import type { Layout } from "./layout";
+import { placeLabels, type MapLabel, type MapPoint } from "./mapLabels";
 import type { Planning } from "./planning";
 import type { Place } from "./travel";
-
-export interface MapPoint {
-  x: number;
-  y: number;
-}
 
 /** A round on a flat sheet: north up, east right, the same scale both ways (equirectangular about home's latitude). */
 export interface RoundMapDrawing {
   home: MapPoint;
-  /** `right`: the name stands to the right of the point, where there is room. */
-  yards: (MapPoint & { id: string; name: string; right: boolean })[];
+  yards: (MapPoint & { id: string; name: string; label: MapLabel })[];
   ways: { date: string; points: MapPoint[] }[];
 }
 
-/** Home, yards with a place, and each day's way home to home, to fit a sheet with a margin; all in its units. */
+/**
+ * Home, yards with a place and a name, and each day's way home to home, to fit a sheet with a margin; all in its units,
+ * as is the size of type.
+ */
 export function drawnMap(
   { question, jobs }: Planning,
   { days }: Layout,
-  { width, height, margin }: { width: number; height: number; margin: number },
+  { width, height, margin, type }: { width: number; height: number; margin: number; type: number },
 ): RoundMapDrawing {
   const narrow = Math.cos(radians(question.home[0]));
   const flat = ([latitude, longitude]: Place): MapPoint => ({ x: longitude * narrow, y: -latitude });
@@ -39,17 +37,23 @@ export function drawnMap(
   });
   const home = onSheet(flat(question.home));
   const points = new Map(placed.map(({ yard, flat: at }) => [yard.id, onSheet(at)]));
+  const ways = days
+    .filter(({ stops }) => stops.length > 0)
+    .map(({ date, stops }) => ({
+      date,
+      points: [home, ...stops.map(({ yard }) => points.get(yard.id) ?? home), home],
+    }));
+  const yards = placed.map(({ yard: { id, name } }) => ({ ...(points.get(id) ?? home), id, name }));
+  const labels = placeLabels({
+    points: yards,
+    home,
+    ways: ways.map((way) => way.points),
+    sheet: { width, height },
+    type,
+  });
   return {
     home,
-    yards: placed.map(({ yard }) => {
-      const at = points.get(yard.id) ?? home;
-      return { ...at, id: yard.id, name: yard.name, right: at.x < width / 2 };
-    }),
-    ways: days
-      .filter(({ stops }) => stops.length > 0)
-      .map(({ date, stops }) => ({
-        date,
-        points: [home, ...stops.map(({ yard }) => points.get(yard.id) ?? home), home],
-      })),
+    yards: yards.map((yard, index) => ({ ...yard, label: labels[index] as MapLabel })),
+    ways,
   };
 }

@@ -284,7 +284,7 @@ describe("edits of a plan", () => {
 
 describe("the map", () => {
   const plan = planOf([horseAt("north", "Ash"), horseAt("far", "Birch")]);
-  const sheet = { width: 200, height: 100, margin: 20 };
+  const sheet = { width: 200, height: 100, margin: 20, type: 9 };
 
   test("north is up, east is right, both ways to one scale, all within the margin", () => {
     const { home, yards, ways } = drawnMap(plan, layOut(plan, { ash: day(1), birch: day(1) }), sheet);

@@ -1,3 +1,4 @@
+import { DRAWN } from "~app/ui/tokens";
 import type { Layout } from "~core/rounds/layout";
 import type { Planning } from "~core/rounds/planning";
 import { drawnMap } from "~core/rounds/map";
@@ -15,7 +16,12 @@ export function RoundMap({
   laid: Layout;
   chosen: string | undefined;
 }) {
-  const { home, yards, ways } = drawnMap(plan, laid, { width: WIDTH, height: HEIGHT, margin: 34 });
+  const { home, yards, ways } = drawnMap(plan, laid, {
+    width: WIDTH,
+    height: HEIGHT,
+    margin: 34,
+    type: DRAWN.lead,
+  });
   return (
     <figure className="round-map sheet">
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="Yards and ways, north up">
@@ -26,10 +32,10 @@ export function RoundMap({
             points={points.map(({ x, y }) => `${x},${y}`).join(" ")}
           />
         ))}
-        {yards.map(({ id, name, x, y, right }) => (
+        {yards.map(({ id, name, x, y, label }) => (
           <g key={id}>
             <circle className="map-yard" cx={x} cy={y} r={4} />
-            <text x={right ? x + 7 : x - 7} y={y + 4} textAnchor={right ? "start" : "end"}>
+            <text x={label.x} y={label.y} textAnchor={label.anchor}>
               {name}
             </text>
           </g>
