@@ -13,10 +13,15 @@ const question = (part: Partial<LabelQuestion>): LabelQuestion => ({
   ...part,
 });
 /** The box that a name fills, by the same letter width. */
-const boxOf = ({ x, y, anchor }: MapLabel, name: string) => {
-  const width = name.length * 0.52 * TYPE;
+const boxOf = ({ x, y, anchor, lines }: MapLabel) => {
+  const width = Math.max(...lines.map((line) => line.length)) * 0.49 * TYPE;
   const left = x - (anchor === "start" ? 0 : anchor === "end" ? width : width / 2);
-  return { left, right: left + width, top: y - 0.8 * TYPE, bottom: y + 0.25 * TYPE };
+  return {
+    left,
+    right: left + width,
+    top: y - 0.75 * TYPE,
+    bottom: y + ((lines.length - 1) * 1.1 + 0.22) * TYPE,
+  };
 };
 type Box = ReturnType<typeof boxOf>;
 const overlap = (a: Box, b: Box) =>
@@ -34,7 +39,17 @@ describe("placeLabels", () => {
   test("a name beside the house goes to its other side", () => {
     const points = [{ x: 125, y: 115, name: "Thornybank Riding School" }];
     const [label] = placeLabels(question({ points }));
-    expect(covers(boxOf(label!, points[0]!.name), { x: 140, y: 115 })).toBe(false);
+    expect(covers(boxOf(label!), { x: 140, y: 115 })).toBe(false);
+  });
+
+  test("a long name that has no room in one line goes in two, parted where the lines are most alike", () => {
+    const long = { x: 140, y: 40, name: "Thornybank Riding School" };
+    const room = { width: 280, height: 80 };
+    expect(placeLabels(question({ points: [long], sheet: room }))[0]?.lines).toEqual([long.name]);
+    const between = [long, { x: 100, y: 25, name: "Ash" }, { x: 100, y: 55, name: "Elm" }];
+    const tight = { width: 235, height: 80 };
+    const [label] = placeLabels(question({ points: between, sheet: tight, home: { x: 115, y: 40 } }));
+    expect(label?.lines).toEqual(["Thornybank", "Riding School"]);
   });
 
   test("a way is rather not lain on", () => {
@@ -48,7 +63,7 @@ describe("placeLabels", () => {
     expect(placeLabels(question({ points, ways: across }))[0]?.anchor).toBe("end");
   });
 
-  test("eight yards strewn over the sheet: 96 times of a hundred no name lies on another, a yard, the house or off the sheet", () => {
+  test("eight yards strewn over the sheet: 98 times of a hundred no name lies on another, a yard, the house or off the sheet", () => {
     let bad = 0;
     for (let seed = 1; seed <= 100; seed++) {
       const random = seededRandom(seed);
@@ -71,8 +86,7 @@ describe("placeLabels", () => {
       );
       if (clash) bad += 1;
     }
-    // For one of them no placing is free, whatever is tried; the descent misses three more.
-    expect(bad).toBeLessThanOrEqual(4);
+    expect(bad).toBeLessThanOrEqual(2);
   });
 
   test("the same question has the same answer, and no points have no names", () => {

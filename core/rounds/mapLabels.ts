@@ -4,9 +4,10 @@ export interface MapPoint {
   y: number;
 }
 
-/** Where a name stands: the start, middle or end of its base line. */
+/** Where a name stands, in one line or two: the start, middle or end of the first base line. */
 export interface MapLabel extends MapPoint {
   anchor: "start" | "middle" | "end";
+  lines: string[];
 }
 
 interface Box {
@@ -32,15 +33,21 @@ const POINT = 5;
 const HOUSE = 8;
 /** From a point to its name. */
 const APART = 7;
-/** A letter's width over the size of type. Assumption: the mean of lower-case letters in our sans serif. */
-const LETTER = 0.52;
+/** A letter's width over the size of type: the mean of the yards' names in our sans serif, measured. */
+const LETTER = 0.49;
+/** From base line to base line, over the size of type; what stands above the first and hangs below the last. */
+export const LINE = 1.1;
+const ABOVE = 0.75;
+const BELOW = 0.22;
+/** Names of more letters may go in two lines. */
+const LONG = 14;
 /** What is worse than what: off the sheet, on another name, on the house or a point, on a way. */
 const OFF_SHEET = 1000;
 const ON_NAME = 100;
 const ON_POINT = 60;
 const ON_WAY = 3;
-/** The places beside a point, by their order. */
-const PLACES = [0, 1, 2, 3, 4, 5, 6, 7];
+/** Places of one line that all names are begun from, by their order. */
+const STARTS = [0, 1, 2, 3, 4, 5, 6, 7];
 /** Passes in which each name may still move; they settle in two or three. */
 const PASSES = 8;
 
@@ -50,13 +57,14 @@ const PASSES = 8;
  * Christensen, Marks and Shieber 1995, ACM Trans. Graph. 14:203; the rates are assumptions.
  */
 export function placeLabels({ points, home, ways, sheet, type }: LabelQuestion): MapLabel[] {
-  const widths = points.map(({ name }) => name.length * LETTER * type);
-  const boxOf = (label: MapLabel, width: number): Box => {
-    const left = label.x - (label.anchor === "start" ? 0 : label.anchor === "end" ? width : width / 2);
-    return { left, right: left + width, top: label.y - 0.8 * type, bottom: label.y + 0.25 * type };
+  const boxOf = ({ x, y, anchor, lines }: MapLabel): Box => {
+    const width = longest(lines) * LETTER * type;
+    const left = x - (anchor === "start" ? 0 : anchor === "end" ? width : width / 2);
+    const under = y + (lines.length - 1) * LINE * type;
+    return { left, right: left + width, top: y - ABOVE * type, bottom: under + BELOW * type };
   };
-  const choices = points.map(({ x, y }, index) =>
-    placesBeside({ x, y }, type).map((label) => ({ label, box: boxOf(label, widths[index] ?? 0) })),
+  const choices = points.map((point) =>
+    placesBeside(point, type).map((label) => ({ label, box: boxOf(label) })),
   );
   const marks = [...points.map((point) => around(point, POINT)), around(home, HOUSE)];
   const still = choices.map((own, index) =>
@@ -75,12 +83,12 @@ export function placeLabels({ points, home, ways, sheet, type }: LabelQuestion):
     );
     return (still[index]?.[at] ?? 0) + ON_NAME * names.length;
   };
-  const rested = PLACES.map((start) => {
+  const rested = STARTS.map((start) => {
     const taken = choices.map(() => start);
     for (let pass = 0, moved = true; moved && pass < PASSES; pass++) {
       moved = false;
       for (const index of choices.keys()) {
-        const costs = PLACES.map((at) => costOf(taken, index, at));
+        const costs = (choices[index] ?? []).map((_, at) => costOf(taken, index, at));
         const best = costs.indexOf(Math.min(...costs));
         if (best === taken[index]) continue;
         taken[index] = best;
@@ -93,20 +101,38 @@ export function placeLabels({ points, home, ways, sheet, type }: LabelQuestion):
   return choices.map((own, index) => own[taken[index] ?? 0]?.label as MapLabel);
 }
 
-/** Right, left, above, below, and the four corners, the more usual first. */
-const placesBeside = ({ x, y }: MapPoint, type: number): MapLabel[] => {
-  const [base, up, down] = [y + 0.3 * type, y - APART, y + APART + 0.7 * type];
-  return [
-    { x: x + APART, y: base, anchor: "start" },
-    { x: x - APART, y: base, anchor: "end" },
-    { x, y: up, anchor: "middle" },
-    { x, y: down, anchor: "middle" },
-    { x: x + APART / 2, y: up, anchor: "start" },
-    { x: x - APART / 2, y: up, anchor: "end" },
-    { x: x + APART / 2, y: down, anchor: "start" },
-    { x: x - APART / 2, y: down, anchor: "end" },
-  ];
-};
+/** Right, left, above, below, and the four corners, the more usual first; then the same in two lines. */
+function placesBeside({ x, y, name }: MapPoint & { name: string }, type: number): MapLabel[] {
+  const places = (lines: string[]): MapLabel[] => {
+    const more = (lines.length - 1) * LINE * type;
+    const [base, up, down] = [y + 0.3 * type - more / 2, y - APART - more, y + APART + 0.6 * type];
+    return [
+      { x: x + APART, y: base, anchor: "start", lines },
+      { x: x - APART, y: base, anchor: "end", lines },
+      { x, y: up, anchor: "middle", lines },
+      { x, y: down, anchor: "middle", lines },
+      { x: x + APART / 2, y: up, anchor: "start", lines },
+      { x: x - APART / 2, y: up, anchor: "end", lines },
+      { x: x + APART / 2, y: down, anchor: "start", lines },
+      { x: x - APART / 2, y: down, anchor: "end", lines },
+    ];
+  };
+  const two = inTwoLines(name);
+  return [...places([name]), ...(two ? places(two) : [])];
+}
+
+/** A long name parted at the space that leaves its longer line shortest. */
+function inTwoLines(name: string): string[] | undefined {
+  if (name.length <= LONG) return undefined;
+  const words = name.split(" ");
+  const parted = words
+    .slice(1)
+    .map((_, at) => [words.slice(0, at + 1).join(" "), words.slice(at + 1).join(" ")])
+    .sort((a, b) => longest(a) - longest(b));
+  return parted[0];
+}
+
+const longest = (lines: readonly string[]): number => Math.max(...lines.map((line) => line.length));
 
 const around = ({ x, y }: MapPoint, half: number): Box => ({
   left: x - half,

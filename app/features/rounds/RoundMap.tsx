@@ -2,6 +2,7 @@ import { DRAWN } from "~app/ui/tokens";
 import type { Layout } from "~core/rounds/layout";
 import type { Planning } from "~core/rounds/planning";
 import { drawnMap } from "~core/rounds/map";
+import { LINE } from "~core/rounds/mapLabels";
 
 const WIDTH = 280;
 const HEIGHT = 230;
@@ -35,8 +36,12 @@ export function RoundMap({
         {yards.map(({ id, name, x, y, label }) => (
           <g key={id}>
             <circle className="map-yard" cx={x} cy={y} r={4} />
-            <text x={label.x} y={label.y} textAnchor={label.anchor}>
-              {name}
+            <text textAnchor={label.anchor}>
+              {label.lines.map((line, at) => (
+                <tspan key={line} x={label.x} y={label.y + at * LINE * DRAWN.lead}>
+                  {line}
+                </tspan>
+              ))}
             </text>
           </g>
         ))}
