@@ -33,7 +33,7 @@ export function RoundMap({
             points={points.map(({ x, y }) => `${x},${y}`).join(" ")}
           />
         ))}
-        {yards.map(({ id, name, x, y, label }) => (
+        {yards.map(({ id, x, y, label }) => (
           <g key={id}>
             <circle className="map-yard" cx={x} cy={y} r={4} />
             <text textAnchor={label.anchor}>
