@@ -73,9 +73,7 @@ describe("placeLabels", () => {
         name: "Scarrowmoor Trekking".slice(0, 10 + at),
       }));
       const home = { x: 34 + random() * 212, y: 34 + random() * 162 };
-      const boxes = placeLabels(question({ points, home })).map((label, at) =>
-        boxOf(label, points[at]!.name),
-      );
+      const boxes = placeLabels(question({ points, home })).map(boxOf);
       const clash = boxes.some(
         (box, at) =>
           box.left < 0 ||

@@ -3,12 +3,12 @@ import { visitFoot } from "../visit/visitFoot";
 import { footFacts } from "../visit/footFacts";
 import type { FootValues } from "../foot/measures";
 import { fitFoot, ordinaryFoot } from "../foot/parametric/fit";
-import type { Horse } from "../record/horse";
 import { nothingRead } from "../foot/records/reading";
 import { blankVisit } from "../record/visit";
 import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { sidesInWords } from "./compare";
 import { footQuestion, worthMeasuring } from "./footQuestion";
+import { HORSE as horse } from "../record/horse.fixture";
 import { planTrim } from "./plan";
 import { limitInWords } from "./planWords";
 import { aheadOfLine } from "./toeOutside";
@@ -19,17 +19,6 @@ const LENSES = { frontBack: "straight-axis", side: "even-sole" } as const;
 const PLAIN = ordinaryFoot("LF", { kind: "horse", massKg: 500 });
 
 describe("a foot's facts as a question", () => {
-  const horse: Horse = {
-    id: "h",
-    yardId: "y",
-    name: "Hob",
-    kind: "horse",
-    massKg: 500,
-    use: "riding",
-    finish: "full set",
-    habits: "",
-    notes: "",
-  };
   const visit = { id: "v", horseId: "h", date: "2026-11-23", status: "open", ...blankVisit() } as const;
   const values: FootValues = {
     dorsalAngle: { value: 48, source: "gauge" },

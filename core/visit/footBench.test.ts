@@ -6,7 +6,7 @@ import { readingSchema, type Moment, type Reading } from "../foot/records/readin
 import { corYOf } from "../foot/parametric/parameters";
 import { wordingFor } from "../foot/wording";
 import { footPlace } from "../record/footRecords";
-import type { Horse } from "../record/horse";
+import { HORSE as horse } from "../record/horse.fixture";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import { blankVisit, type Visit } from "../record/visit";
 import { trimSchema, type Trim } from "../trim/trimRecord";
@@ -14,17 +14,6 @@ import { footBench, type FootBenchQuestion } from "./footBench";
 import { visitFoot } from "./visitFoot";
 
 const wording = wordingFor(DEFAULT_SETTINGS);
-const horse: Horse = {
-  id: "h",
-  yardId: "y",
-  name: "Dunlin",
-  kind: "horse",
-  massKg: 500,
-  use: "riding",
-  finish: "full set",
-  habits: "",
-  notes: "",
-};
 const NOW: Visit = { id: "now", horseId: "h", date: "2026-11-10", status: "open", ...blankVisit() };
 const angles = {
   dorsalAngle: { value: 46, source: "gauge" },

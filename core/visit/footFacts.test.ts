@@ -9,7 +9,7 @@ import { TABLES } from "../record/tables";
 import { blankVisit, type Visit } from "../record/visit";
 import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { wordingFor } from "../foot/wording";
-import type { Horse } from "../record/horse";
+import { HORSE as horse } from "../record/horse.fixture";
 import type { Limb } from "../foot/limb";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { soleFigure } from "../foot/parametric/figure";
@@ -23,17 +23,6 @@ import { findingsOf } from "./findings";
 import { standingFindings } from "./standing";
 
 const wording = wordingFor({ unit: "mm", fraction: 16, leftRight: "left-right", side: "inside-outside" });
-const horse: Horse = {
-  id: "h",
-  yardId: "y",
-  name: "Dunlin",
-  kind: "horse",
-  massKg: 500,
-  use: "riding",
-  finish: "full set",
-  habits: "",
-  notes: "",
-};
 const visit = (id: string, date: string, status: Visit["status"] = "signed"): Visit => ({
   id,
   horseId: "h",

@@ -13,19 +13,9 @@ import { plainWording as wording } from "../trim/trim.fixture";
 import { ordinaryFoot } from "../foot/parametric/fit";
 import { trimFootOf } from "../foot/parametric/parameters";
 import { nextDue } from "./nextDue";
+import { HORSE } from "../record/horse.fixture";
 import { visitFoot } from "./visitFoot";
 
-const HORSE: Horse = {
-  id: "h",
-  yardId: "y",
-  name: "Wren",
-  kind: "horse",
-  massKg: 500,
-  use: "riding",
-  finish: "full set",
-  habits: "",
-  notes: "",
-};
 const BARE: Horse = { ...HORSE, finish: "trim", use: "barefoot" };
 const visit: Visit = { id: "v", horseId: "h", date: "2026-11-23", status: "open", ...blankVisit() };
 const place = { visitId: "v", horseId: "h", limb: "LF" as Limb, date: visit.date };
