@@ -12,6 +12,7 @@ import {
 } from "react-router";
 import { unitToggle } from "~core/record/unitToggle";
 import { knowStore } from "./data/edits";
+import { noteHeld } from "./data/held";
 import { readSettings } from "./data/queries";
 import { readsOnly } from "./ui/readsOnly";
 import { OverlayProvider } from "./ui/useRecords";
@@ -148,7 +149,9 @@ function keepByItself(): () => void {
     void loadDialogs();
     void import("./data/backups")
       .then(({ keepBackedUp }) => keepBackedUp())
-      .catch((error: unknown) => console.warn("No backup by itself:", error));
+      .catch((error: unknown) => console.warn("No backup by itself:", error))
+      .then(() => (session.round === "own" ? noteHeld(session.db, localStorage) : undefined))
+      .catch((error: unknown) => console.warn("What is held is not noted:", error));
     void import("./data/loosePictures")
       .then(({ takeOutLoosePictures }) => takeOutLoosePictures())
       .catch((error: unknown) => console.warn("Loose pictures stay:", error));

@@ -1,5 +1,5 @@
 import { readFile } from "node:fs/promises";
-import { draftTexts, expect, field, openVisit, test, TODAY } from "./round";
+import { draftTexts, expect, field, openVisit, ownHorse, test, TODAY } from "./round";
 
 const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey`;
 
@@ -120,4 +120,35 @@ test("wrong input is refused beside its field, odd input is asked about once", a
   await page.reload();
   await expect(field(page, "Pastern angle")).toHaveValue("52");
   await expect(question).toBeHidden();
+});
+
+test("a store that the browser threw away is told, with the way to a backup, until it is answered", async ({
+  page,
+}) => {
+  await ownHorse(page, "Damson");
+  await expect
+    .poll(() => page.evaluate(() => localStorage.getItem("plumbline.held")))
+    .toContain('"horses":1');
+  // A page of this origin on which the application does not run.
+  await page.goto("/mark.svg");
+  await page.evaluate(
+    () =>
+      new Promise((done, failed) => {
+        const gone = indexedDB.deleteDatabase("plumbline");
+        gone.onsuccess = done;
+        gone.onerror = failed;
+      }),
+  );
+  await page.goto("/");
+  const told = page.getByRole("alert");
+  await expect(told).toContainText("This browser has lost your records");
+  await expect(told).toContainText("On 23 Nov one horse stood here.");
+  await expect(told.getByRole("link", { name: "Bring a backup in" })).toHaveAttribute("href", "/files");
+  await page.reload();
+  await expect(told).toBeVisible();
+  await told.getByRole("button", { name: "Begin anew without them" }).click();
+  await expect(page.getByRole("heading", { name: "No horses here yet" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("heading", { name: "No horses here yet" })).toBeVisible();
+  await expect(told).toBeHidden();
 });

@@ -1,3 +1,4 @@
+import { noteHeld } from "./held";
 import { session } from "./session";
 
 const PERSIST = "persist";
@@ -14,9 +15,10 @@ export async function askToPersist(): Promise<boolean> {
 }
 
 let asked = false;
-/** The first own record that is made here is worth being kept: the browser is asked once. */
+/** The first own record that is made here is worth being kept: the browser is asked once, and what is held is noted. */
 export async function persistFirstRecord(): Promise<void> {
   if (asked || session.round !== "own" || !globalThis.navigator?.storage?.persist) return;
   asked = true;
+  await noteHeld(session.db, localStorage);
   if ((await persistAnswer()) === undefined) await askToPersist();
 }

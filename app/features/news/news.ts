@@ -26,7 +26,9 @@ export const NEWS: readonly News[] = [
         to: "/files",
         where: "Files",
       },
-      { text: "Today says what stands in this browser alone, once that is much." },
+      {
+        text: "Today says what stands in this browser alone, once that is much, and if the browser has thrown it away.",
+      },
       { text: "A first day in five steps, with your own horse." },
       { text: "A tab with something half typed stays as it is when another changes over to a new version." },
     ],

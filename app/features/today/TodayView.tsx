@@ -15,6 +15,7 @@ import { DayStrip } from "./DayStrip";
 import "./today.css";
 
 const FirstDay = lazy(() => import("./FirstDay"));
+const EmptyRound = lazy(() => import("./EmptyRound"));
 const BackupLine = lazy(() => import("~app/ui/BackupLine"));
 /** Wanted on an empty day and for a demo of another day: a day like any other does without. */
 const DemoLoader = lazy(() =>
@@ -72,7 +73,7 @@ export function TodayView({ today, plan, feet, cases, names, empty, madeFor, wan
         )}
         {(empty || wanted) && (
           <Suspense>
-            <FirstSteps start={wanted !== undefined} />
+            <EmptyRound start={wanted !== undefined} />
           </Suspense>
         )}
         {plan.stops.length > 0 && (
@@ -112,25 +113,6 @@ function summary({ horses, stops, workMinutes }: DayPlan): string {
   if (horses === 0) return "No horses planned";
   const yards = `${stops.length} ${stops.length === 1 ? "yard" : "yards"}`;
   return `${horses} ${horses === 1 ? "horse" : "horses"}, ${yards} · about ${minutesInWords(workMinutes)} of work`;
-}
-
-function FirstSteps({ start }: { start: boolean }) {
-  return (
-    <section className="empty">
-      <h2>{start ? "Opening the demo round" : "No horses here yet"}</h2>
-      <p className="quiet">
-        Add your first horse, or look around with a made-up round of eight yards. The demo lies apart from
-        your own records and never touches them.
-      </p>
-      {!start && (
-        <Link className="go-button" to="/horses/new">
-          Add a horse
-        </Link>
-      )}
-      <DemoLoader kind="demo" label="Load the demo round" start={start} />
-      {!start && <DemoLoader kind="first-day" label="Try a first day: one horse, nothing measured" />}
-    </section>
-  );
 }
 
 interface StopProps {
