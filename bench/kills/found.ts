@@ -62,6 +62,27 @@ export async function look(page: Page, store = "plumbline-demo"): Promise<Found>
   };
 }
 
+const WITNESS = "kills-witness";
+/** Puts a database beside the application's: it is gone where the browser threw all of its store away, and only there. */
+export const leaveWitness = (page: Page): Promise<void> =>
+  page.evaluate(
+    (name) =>
+      new Promise<void>((done, failed) => {
+        const opening = indexedDB.open(name);
+        opening.onsuccess = () => {
+          opening.result.close();
+          done();
+        };
+        opening.onerror = () => failed(opening.error as Error);
+      }),
+    WITNESS,
+  );
+export const hasWitness = (page: Page): Promise<boolean> =>
+  page.evaluate(
+    async (wanted) => (await indexedDB.databases()).some(({ name }) => name === wanted),
+    WITNESS,
+  );
+
 /** Places of which the value is told by the rows of one table. */
 const VALUES: Record<string, (records: Records, id: string, what: string) => string | number | undefined> = {
   reading: ({ readings }, id, what) =>
