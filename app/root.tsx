@@ -12,7 +12,7 @@ import {
 } from "react-router";
 import { unitToggle } from "~core/record/unitToggle";
 import { knowStore } from "./data/edits";
-import { noteHeld } from "./data/held";
+import { besideStore, noteHeld } from "./data/held";
 import { readSettings } from "./data/queries";
 import { readsOnly } from "./ui/readsOnly";
 import { OverlayProvider } from "./ui/useRecords";
@@ -150,7 +150,7 @@ function keepByItself(): () => void {
     void import("./data/backups")
       .then(({ keepBackedUp }) => keepBackedUp())
       .catch((error: unknown) => console.warn("No backup by itself:", error))
-      .then(() => (session.round === "own" ? noteHeld(session.db, localStorage) : undefined))
+      .then(() => (session.round === "own" ? noteHeld(session.db, besideStore()) : undefined))
       .catch((error: unknown) => console.warn("What is held is not noted:", error));
     void import("./data/loosePictures")
       .then(({ takeOutLoosePictures }) => takeOutLoosePictures())

@@ -71,3 +71,10 @@ test("horses that are brought in again end it; what cannot be read beside the st
   storage.setItem("plumbline.held", "{");
   expect(await lostHeld(db, storage)).toBeUndefined();
 });
+
+test("where the browser's small store is blocked nothing is noted and nothing is told", async () => {
+  await db.horses.put(horse);
+  await noteHeld(db, undefined, NOW);
+  await thrownAway();
+  expect(await lostHeld(db, undefined)).toBeUndefined();
+});

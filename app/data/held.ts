@@ -4,12 +4,21 @@ import type { Database } from "./database";
 import { deviceOf, knowDevice } from "./device";
 
 const HELD = "plumbline.held";
-type Beside = Pick<Storage, "getItem" | "setItem" | "removeItem">;
+type Beside = Pick<Storage, "getItem" | "setItem" | "removeItem"> | undefined;
+
+/** The small store of the browser, which its damage does not reach; undefined where its user has blocked it. */
+export function besideStore(): Beside {
+  try {
+    return globalThis.localStorage;
+  } catch {
+    return undefined;
+  }
+}
 
 /** What lies beside the store; what cannot be read there says nothing. */
 function readHeld(beside: Beside): Held | undefined {
   try {
-    return heldSchema.safeParse(JSON.parse(beside.getItem(HELD) ?? "null")).data;
+    return heldSchema.safeParse(JSON.parse(beside?.getItem(HELD) ?? "null")).data;
   } catch {
     return undefined;
   }
@@ -29,8 +38,8 @@ export async function noteHeld(db: Database, beside: Beside, now = Date.now()): 
     at: now,
     ...(backup && { backup: { at: backup.at, folder: backup.folder } }),
   });
-  if (held) beside.setItem(HELD, JSON.stringify(held));
-  else beside.removeItem(HELD);
+  if (held) beside?.setItem(HELD, JSON.stringify(held));
+  else beside?.removeItem(HELD);
 }
 
 /** What the store held that is gone; undefined where nothing is. */
@@ -40,4 +49,4 @@ export async function lostHeld(db: Database, beside: Beside): Promise<Held | und
 }
 
 /** Its user begins anew without what was lost. */
-export const forgetHeld = (beside: Beside): void => beside.removeItem(HELD);
+export const forgetHeld = (beside: Beside): void => beside?.removeItem(HELD);

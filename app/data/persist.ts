@@ -1,4 +1,4 @@
-import { noteHeld } from "./held";
+import { besideStore, noteHeld } from "./held";
 import { session } from "./session";
 
 const PERSIST = "persist";
@@ -19,6 +19,6 @@ let asked = false;
 export async function persistFirstRecord(): Promise<void> {
   if (asked || session.round !== "own" || !globalThis.navigator?.storage?.persist) return;
   asked = true;
-  await noteHeld(session.db, localStorage);
   if ((await persistAnswer()) === undefined) await askToPersist();
+  await noteHeld(session.db, besideStore()).catch(() => undefined);
 }

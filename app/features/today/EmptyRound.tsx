@@ -1,7 +1,7 @@
 import dayjs from "dayjs";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import { forgetHeld, lostHeld } from "~app/data/held";
+import { besideStore, forgetHeld, lostHeld } from "~app/data/held";
 import { session } from "~app/data/session";
 import { DemoLoader } from "~app/ui/DemoLoader";
 import { shortDay } from "~app/ui/days";
@@ -12,14 +12,14 @@ import { lostInWords, type Held } from "~core/record/lostStore";
 export default function EmptyRound({ start }: { start: boolean }) {
   const [lost, setLost] = useState<Held>();
   useEffect(() => {
-    if (session.round === "own") void lostHeld(session.db, localStorage).then(setLost);
+    if (session.round === "own") void lostHeld(session.db, besideStore()).then(setLost, () => undefined);
   }, []);
   if (lost && !start)
     return (
       <LostRound
         held={lost}
         onLetGo={() => {
-          forgetHeld(localStorage);
+          forgetHeld(besideStore());
           setLost(undefined);
         }}
       />
