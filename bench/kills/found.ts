@@ -78,10 +78,7 @@ export const leaveWitness = (page: Page): Promise<void> =>
     WITNESS,
   );
 export const hasWitness = (page: Page): Promise<boolean> =>
-  page.evaluate(
-    async (wanted) => (await indexedDB.databases()).some(({ name }) => name === wanted),
-    WITNESS,
-  );
+  page.evaluate(async (wanted) => (await indexedDB.databases()).some(({ name }) => name === wanted), WITNESS);
 
 /** Places of which the value is told by the rows of one table. */
 const VALUES: Record<string, (records: Records, id: string, what: string) => string | number | undefined> = {
