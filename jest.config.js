@@ -10,10 +10,12 @@ export default {
   extensionsToTreatAsEsm: [".ts", ".tsx"],
   setupFiles: ["fake-indexeddb/auto"],
   transform: {
-    "^.+\\.tsx?$": [
-      "@swc/jest",
+    "^.+\\.([jt]sx?|mjs)$": [
+      "<rootDir>/scripts/unitTransform.mjs",
       { jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true } }, module: { type: "es6" } },
     ],
   },
+  // Packages that run through most of the tests; the others stay as they are.
+  transformIgnorePatterns: ["/node_modules/(?!(fake-indexeddb|zod)/)"],
   moduleNameMapper: { "^~(core|app|demo)/(.*)$": "<rootDir>/$1/$2" },
 };

@@ -99,7 +99,7 @@ describe("text that would do something elsewhere, in every field that takes text
       if (rows.length === 0) continue;
       const read = cells(rowsCsv(name, rows));
       expect([name, read.length]).toEqual([name, rows.length + 1]);
-      for (const cell of read.flat()) expect([name, cell, asksToRun(cell)]).toEqual([name, cell, false]);
+      expect([name, read.flat().filter(asksToRun)]).toEqual([name, []]);
     }
     const days = [{ date: "2026-11-24", plan: planOf(records) }];
     for (const [csv, rows] of [
@@ -110,7 +110,7 @@ describe("text that would do something elsewhere, in every field that takes text
     ] as const) {
       const read = cells(csv);
       expect(read.length).toBe(rows + 1);
-      for (const cell of read.flat()) expect([cell, asksToRun(cell)]).toEqual([cell, false]);
+      expect(read.flat().filter(asksToRun)).toEqual([]);
     }
   });
 

@@ -18,9 +18,9 @@ async function keepFiles(): Promise<void> {
 }
 
 /** The offline copy of the application: registered once, watched for a new version. */
-class Updates {
+export class Updates {
   #state: UpdateState = "none";
-  #waiting: ServiceWorker | undefined;
+  #registration: ServiceWorkerRegistration | undefined;
   #mine = false;
   readonly #listeners = new Set<() => void>();
 
@@ -33,20 +33,20 @@ class Updates {
   async register(address: string): Promise<void> {
     if (!("serviceWorker" in navigator)) return;
     const wasControlled = navigator.serviceWorker.controller !== null;
-    const registration = await navigator.serviceWorker.register(address);
-    const look = () => {
-      if (!registration.waiting || !navigator.serviceWorker.controller) return;
-      this.#waiting = registration.waiting;
-      this.#say("waiting");
-    };
-    look();
-    registration.addEventListener("updatefound", () => {
-      registration.installing?.addEventListener("statechange", look);
-    });
+    // Listened to before registering, which waits while the browser lays in another version.
     navigator.serviceWorker.addEventListener("controllerchange", () => {
       // Only the tab that was told to changes over by itself: in another one something may stand half done.
       if (this.#mine) location.reload();
       else if (wasControlled) this.#say("changed");
+    });
+    const registration = await navigator.serviceWorker.register(address);
+    this.#registration = registration;
+    const look = () => {
+      if (registration.waiting && navigator.serviceWorker.controller) this.#say("waiting");
+    };
+    look();
+    registration.addEventListener("updatefound", () => {
+      registration.installing?.addEventListener("statechange", look);
     });
   }
 
@@ -54,7 +54,7 @@ class Updates {
   async changeOver(): Promise<void> {
     this.#mine = true;
     await keepFiles().catch(() => undefined);
-    this.#waiting?.postMessage({ type: "SKIP_WAITING" });
+    this.#registration?.waiting?.postMessage({ type: "SKIP_WAITING" });
   }
 
   #say(state: UpdateState): void {

@@ -11,49 +11,68 @@ const MOST_OVER_QUAD = 1.25;
 /** Sides of one card in one picture differ by no more than this, seen as slanted as anybody would take it. */
 const MOST_SIDES = 3;
 
-/** Four-cornered outlines of connected dark places, in the order of the hull. */
-export function darkQuads({ width, height }: GreyPicture, dark: Uint8Array): Corners[] {
-  const seen = new Uint8Array(width * height);
-  const stack: number[] = [];
-  const quads: Corners[] = [];
-  for (let start = 0; start < dark.length; start++) {
-    if (!dark[start] || seen[start]) continue;
-    seen[start] = 1;
-    stack.push(start);
-    /** Leftmost and rightmost of each row: all that a hull needs. */
-    const rows = new Map<number, [number, number]>();
-    let count = 0;
-    let [left, right] = [width, 0];
-    while (stack.length > 0) {
-      const at = stack.pop() as number;
-      const [x, y] = [at % width, (at / width) | 0];
-      count++;
-      left = min(left, x);
-      right = max(right, x);
-      const row = rows.get(y);
-      if (!row) rows.set(y, [x, x]);
-      else {
-        row[0] = min(row[0], x);
-        row[1] = max(row[1], x);
+/** Dark pixels side by side in one row, from the first to the last. */
+interface Run {
+  row: number;
+  first: number;
+  last: number;
+}
+
+/** Runs that touch one another, corners included, place by place in the order of their first pixels. */
+function darkRuns({ width, height }: GreyPicture, dark: Uint8Array): Run[][] {
+  const runs: Run[] = [];
+  const parents: number[] = [];
+  const rootOf = (at: number): number => {
+    let root = at;
+    while (parents[root] !== root) root = parents[root] ?? root;
+    parents[at] = root;
+    return root;
+  };
+  let above = 0;
+  for (let row = 0; row < height; row++) {
+    const begin = runs.length;
+    for (let column = 0; column < width; column++) {
+      if (!dark[row * width + column]) continue;
+      const first = column;
+      while (column + 1 < width && dark[row * width + column + 1]) column++;
+      const own = runs.push({ row, first, last: column }) - 1;
+      parents.push(own);
+      while (above < begin && (runs[above] as Run).last < first - 1) above++;
+      for (let near = above; near < begin && (runs[near] as Run).first <= column + 1; near++) {
+        const [a, b] = [rootOf(near), rootOf(own)];
+        parents[max(a, b)] = min(a, b);
       }
-      for (let dy = -1; dy <= 1; dy++)
-        for (let dx = -1; dx <= 1; dx++) {
-          const [nx, ny] = [x + dx, y + dy];
-          if (nx < 0 || ny < 0 || nx >= width || ny >= height) continue;
-          const next = ny * width + nx;
-          if (dark[next] && !seen[next]) {
-            seen[next] = 1;
-            stack.push(next);
-          }
-        }
     }
-    if (right - left < LEAST_PX || rows.size < LEAST_PX || count < 3 * LEAST_PX) continue;
-    const hull = hullOf(
-      [...rows].flatMap(([y, [a, b]]): Vector[] => [
-        [a, y],
-        [b, y],
-      ]),
-    );
+    above = begin;
+  }
+  const places = new Map<number, Run[]>();
+  for (const [at, run] of runs.entries()) {
+    const root = rootOf(at);
+    const place = places.get(root);
+    if (place) place.push(run);
+    else places.set(root, [run]);
+  }
+  return [...places.values()];
+}
+
+/** Four-cornered outlines of connected dark places, in the order of the hull. */
+export function darkQuads(picture: GreyPicture, dark: Uint8Array): Corners[] {
+  const quads: Corners[] = [];
+  for (const runs of darkRuns(picture, dark)) {
+    const down = (runs.at(-1) as Run).row - (runs[0] as Run).row + 1;
+    if (down < LEAST_PX) continue;
+    let [count, left, right] = [0, picture.width, 0];
+    for (const { first, last } of runs) {
+      count += last - first + 1;
+      left = min(left, first);
+      right = max(right, last);
+    }
+    if (right - left < LEAST_PX || count < 3 * LEAST_PX) continue;
+    const outline = runs.flatMap(({ row, first, last }): Vector[] => [
+      [first, row],
+      [last, row],
+    ]);
+    const hull = hullOf(outline);
     const quad = largestQuad(hull);
     if (!quad) continue;
     const [area, hullArea] = [areaOf(quad), areaOf(hull)];

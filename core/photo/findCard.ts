@@ -8,7 +8,7 @@ import { frameLike, plumbLike } from "./cardLike";
 import { areaOf, middleOf, sideOf, type Corners } from "./corners";
 import { bentAgain, bothLenses, lensOfEdges, straightened, USUAL_LENS, type Lens } from "./lens";
 import { darkQuads } from "./darkQuads";
-import { darkPlaces, shrunkBy, type GreyPicture } from "./grey";
+import { darkPlaces, meansAround, shrunkBy, type GreyPicture } from "./grey";
 
 /** The printed card as it was found in a picture. */
 export interface FoundCard {
@@ -44,9 +44,10 @@ export function findCard(picture: GreyPicture): Result<FoundCard> {
   const small = shrunkBy(picture, factor);
   const found: Judged[] = [];
   for (const around of AROUND_PARTS) {
+    const reach = Math.max(4, Math.round(around * Math.min(small.width, small.height)));
+    const means = meansAround(small, reach);
     for (const part of DARKER) {
-      const reach = Math.max(4, Math.round(around * Math.min(small.width, small.height)));
-      for (const quad of darkQuads(small, darkPlaces(small, reach, part))) {
+      for (const quad of darkQuads(small, darkPlaces(small, means, part))) {
         const whole = quad.map(([x, y]): ImagePoint => [
           (x + 0.5) * factor - 0.5,
           (y + 0.5) * factor - 0.5,

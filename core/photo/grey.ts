@@ -50,12 +50,8 @@ export function greyAt({ width, height, values }: GreyPicture, x: number, y: num
   return (a + (b - a) * fx) * (1 - fy) + (c + (d - c) * fx) * fy;
 }
 
-/**
- * Where a picture is darker than `part` of the mean around it: 1 there, else 0. Around = a square of 2 `reach` + 1. It
- * holds in shade as in light, because it knows no light but that of the place. Source: Bradley and Roth 2007, Journal of
- * Graphics Tools 12:13.
- */
-export function darkPlaces({ width, height, values }: GreyPicture, reach: number, part: number): Uint8Array {
+/** The mean around each pixel: of a square of 2 `reach` + 1, as much of it as lies in the picture. */
+export function meansAround({ width, height, values }: GreyPicture, reach: number): Float64Array {
   const wide = width + 1;
   const sums = new Float64Array(wide * (height + 1));
   for (let row = 0; row < height; row++) {
@@ -65,7 +61,7 @@ export function darkPlaces({ width, height, values }: GreyPicture, reach: number
       sums[(row + 1) * wide + column + 1] = (sums[row * wide + column + 1] ?? 0) + line;
     }
   }
-  const dark = new Uint8Array(width * height);
+  const means = new Float64Array(width * height);
   for (let row = 0; row < height; row++) {
     const [top, bottom] = [max(0, row - reach), min(height, row + reach + 1)];
     for (let column = 0; column < width; column++) {
@@ -75,10 +71,18 @@ export function darkPlaces({ width, height, values }: GreyPicture, reach: number
         (sums[top * wide + right] ?? 0) -
         (sums[bottom * wide + left] ?? 0) +
         (sums[top * wide + left] ?? 0);
-      const mean = sum / ((bottom - top) * (right - left));
-      const at = row * width + column;
-      if ((values[at] ?? 0) < part * mean) dark[at] = 1;
+      means[row * width + column] = sum / ((bottom - top) * (right - left));
     }
   }
+  return means;
+}
+
+/**
+ * Where a picture is darker than `part` of the mean around it: 1 there, else 0. It holds in shade as in light, because
+ * it knows no light but that of the place. Source: Bradley and Roth 2007, Journal of Graphics Tools 12:13.
+ */
+export function darkPlaces({ values }: GreyPicture, means: Float64Array, part: number): Uint8Array {
+  const dark = new Uint8Array(values.length);
+  for (let at = 0; at < values.length; at++) if ((values[at] ?? 0) < part * (means[at] ?? 0)) dark[at] = 1;
   return dark;
 }
