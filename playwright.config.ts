@@ -1,6 +1,7 @@
 import { defineConfig } from "@playwright/test";
 
-const PORT = 4391;
+/** What the tests are served on; a store belongs to its address. */
+export const PORT = 4391;
 /** Set by `npm run pictures`: takes the pictures in docs/screenshots instead of testing. */
 const PICTURES = process.env["PICTURES"] !== undefined;
 

@@ -7,6 +7,7 @@ import { CHROMIUM } from "../playwright.config";
 import { markAll } from "./markPicture";
 import { photograph, videoFile } from "./photoFile";
 import { expect, openVisit, test, TODAY } from "./round";
+import { copyProfile } from "./stores";
 
 const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey?foot=LF&way=photo`;
 
@@ -19,7 +20,9 @@ async function withCamera(
 ): Promise<void> {
   const file = test.info().outputPath(`${name}.y4m`);
   writeFileSync(file, video);
-  const browser = await chromium.launch({
+  const folder = test.info().outputPath(`${name}-browser`);
+  await copyProfile(folder);
+  const context = await chromium.launchPersistentContext(folder, {
     ...CHROMIUM,
     args: [
       ...CHROMIUM.args,
@@ -27,17 +30,15 @@ async function withCamera(
       "--use-fake-ui-for-media-stream",
       `--use-file-for-fake-video-capture=${file}`,
     ],
+    baseURL: baseURL ?? "",
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    serviceWorkers: "block",
   });
   try {
-    const context = await browser.newContext({
-      baseURL: baseURL ?? "",
-      viewport: { width: 390, height: 844 },
-      hasTouch: true,
-      serviceWorkers: "block",
-    });
     await work(await context.newPage());
   } finally {
-    await browser.close();
+    await context.close();
   }
 }
 const camera = (page: Page) => page.getByRole("region", { name: "Camera", exact: true });

@@ -1,12 +1,12 @@
 import { readFile } from "node:fs/promises";
-import type { Browser, Page } from "@playwright/test";
+import type { BrowserContext, Page } from "@playwright/test";
 import { expect, field, openVisit, test, TODAY } from "./round";
 
 const SURVEY = `/visits/demo-yard-1-horse-1-${TODAY}/survey?foot=LF`;
 
 /** A device of its own, with the demo round in it, called by a name. */
-async function device(browser: Browser, name: string): Promise<Page> {
-  const page = await (await browser.newContext()).newPage();
+async function device(another: () => Promise<BrowserContext>, name: string): Promise<Page> {
+  const page = await (await another()).newPage();
   await openVisit(page, "survey");
   await page.goto("/files");
   const called = page.getByRole("region", { name: "This device" }).getByRole("textbox");
@@ -39,9 +39,9 @@ async function measure(page: Page, name: string, value: string) {
 }
 
 test("a phone's and a laptop's week are put together with one toe length in question, and both agree afterwards", async ({
-  browser,
+  another,
 }) => {
-  const [phone, laptop] = [await device(browser, "Phone"), await device(browser, "Laptop")];
+  const [phone, laptop] = [await device(another, "Phone"), await device(another, "Laptop")];
   await measure(phone, "Toe length", "98");
   await measure(phone, "Width", "129");
   await measure(laptop, "Toe length", "96");
@@ -87,9 +87,9 @@ test("a phone's and a laptop's week are put together with one toe length in ques
 });
 
 test("what changes here while the comparison is looked at is not overwritten: it is compared anew", async ({
-  browser,
+  another,
 }) => {
-  const [phone, laptop] = [await device(browser, "Phone"), await device(browser, "Laptop")];
+  const [phone, laptop] = [await device(another, "Phone"), await device(another, "Laptop")];
   await measure(phone, "Width", "129");
   await compare(laptop, await backup(phone));
   await expect(laptop.getByRole("button", { name: "Put together" })).toBeVisible();

@@ -1,13 +1,44 @@
-import { expect, test as base, type Page } from "@playwright/test";
-import { putBack } from "./stores";
+import { rm } from "node:fs/promises";
+import {
+  expect,
+  test as base,
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Page,
+} from "@playwright/test";
+import { chooseDemo, copyProfile } from "./stores";
 
 /** The day on which every test stands. */
 export const TODAY = "2026-11-23";
-const MORNING = new Date(`${TODAY}T07:30:00Z`);
+export const MORNING = new Date(`${TODAY}T07:30:00Z`);
+
+interface OwnBrowsers {
+  /** True where a browser is asked for in which nobody has ever been; else it has the demo round lying in it. */
+  untouched: boolean;
+  /** Another browser with a folder of its own: another device. */
+  another: (options?: BrowserContextOptions) => Promise<BrowserContext>;
+}
 
 /** A page with a fixed clock that fails the test when the application asks any other origin, or crashes. */
-export const test = base.extend({
-  page: async ({ page, baseURL }, use) => {
+export const test = base.extend<OwnBrowsers>({
+  untouched: [false, { option: true }],
+  another: async ({ playwright, untouched }, use, info) => {
+    const opened: { context: BrowserContext; folder: string }[] = [];
+    await use(async (options = {}) => {
+      const folder = info.outputPath(`browser-${opened.length + 1}`);
+      if (!untouched) await copyProfile(folder);
+      const context = await playwright.chromium.launchPersistentContext(folder, options);
+      opened.push({ context, folder });
+      return context;
+    });
+    for (const { context, folder } of opened) {
+      await context.close();
+      await rm(folder, { recursive: true, force: true });
+    }
+  },
+  context: async ({ another }, use) => use(await another()),
+  page: async ({ context, baseURL }, use) => {
+    const page = context.pages()[0] ?? (await context.newPage());
     const strangers: string[] = [];
     const crashes: string[] = [];
     page.context().on("request", (request) => {
@@ -55,14 +86,14 @@ export { expect };
 
 /** Opens the demo round. */
 export async function openDemo(page: Page): Promise<void> {
-  await putBack(page, "demo");
+  await chooseDemo(page, false);
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "Scarrowmoor Trekking" })).toBeVisible();
 }
 
 /** Bramble's visit of today, started, on a stage. */
 export async function openVisit(page: Page, stage: string, foot = "LF"): Promise<void> {
-  await putBack(page, "visit");
+  await chooseDemo(page, true);
   await page.goto(`/visits/demo-yard-1-horse-1-${TODAY}/${stage}?foot=${foot}`);
   await expect(page.getByRole("heading", { level: 1, name: /^Bramble/ })).toBeVisible();
 }

@@ -1,120 +1,105 @@
-import { readFile, writeFile } from "node:fs/promises";
-import { mkdirSync } from "node:fs";
+import { execFile } from "node:child_process";
+import { mkdir, readFile, writeFile } from "node:fs/promises";
+import { dirname } from "node:path";
+import { promisify } from "node:util";
 import type { Page } from "@playwright/test";
 
-/** Stores that `stores.setup.ts` makes once; each test gets its own copy put into its browser. */
-export type Store = "demo" | "visit";
+/** A browser's folder with the demo round in it, made once by `stores.setup.ts`; each test gets a copy. */
+export const PROFILE = "build/stores/profile";
+/** What starting Bramble's visit changed in the demo round. */
+const VISIT = "build/stores/visit.json";
+const DEMO = "plumbline-demo";
 
-const FOLDER = "test-results/stores";
-const storeFile = (store: Store): string => `${FOLDER}/${store}.json`;
-
-/** One database as it lies in the browser: its version, its tables with their indexes, and every row. */
-interface KeptDatabase {
-  name: string;
-  version: number;
-  tables: {
-    name: string;
-    keyPath: string | string[];
-    autoIncrement: boolean;
-    indexes: { name: string; keyPath: string | string[]; unique: boolean; multiEntry: boolean }[];
-    rows: unknown[];
-  }[];
+/** A folder for another browser; the system's own copying takes a twentieth of the time. */
+export async function copyProfile(folder: string): Promise<void> {
+  await mkdir(dirname(folder), { recursive: true });
+  await promisify(execFile)("cp", ["-r", PROFILE, folder]);
 }
 
-/** Keeps what the page's origin has in its databases as a file. */
-export async function keepStore(page: Page, store: Store): Promise<void> {
-  const kept = await page.evaluate(async (): Promise<KeptDatabase[]> => {
-    const asked = <T>(request: IDBRequest<T>) =>
-      new Promise<T>((done, failed) => {
-        request.onsuccess = () => done(request.result);
-        request.onerror = () => failed(request.error);
-      });
-    /** A picture's bytes as text: a file of JSON holds no others. */
-    const asText = async (row: Record<string, unknown>) => {
-      const { bytes } = row;
-      if (!(bytes instanceof Blob)) return row;
-      const all = Array.from(new Uint8Array(await bytes.arrayBuffer()), (one) => String.fromCharCode(one));
-      return { ...row, bytes: { type: bytes.type, text: btoa(all.join("")) } };
-    };
-    const databases: KeptDatabase[] = [];
-    /** Whoever gets the copy is a device of its own, which has seen all that this one did. */
-    const passedOn = (row: Record<string, unknown>) => {
-      if (row["key"] !== "device") return row;
-      const { id, act } = JSON.parse(String(row["value"])) as { id: string; act: number };
-      return { key: "seen", value: JSON.stringify({ [id]: act }) };
-    };
-    for (const { name = "" } of await indexedDB.databases()) {
+/** Rows of the demo round's store by table; pictures have bytes and stay out. */
+export type Rows = Record<string, unknown[]>;
+
+/** A row that is put, or taken out by its key. */
+type Change = { table: string; row: unknown } | { table: string; gone: string };
+
+export const demoRows = async (page: Page): Promise<Rows> =>
+  // As text: handed over as it is, each value of it would be looked at.
+  JSON.parse(
+    await page.evaluate(async (name) => {
+      const asked = <T>(request: IDBRequest<T>) =>
+        new Promise<T>((done, failed) => {
+          request.onsuccess = () => done(request.result);
+          request.onerror = () => failed(request.error);
+        });
       const db = await asked(indexedDB.open(name));
-      const tables: KeptDatabase["tables"] = [];
-      for (const table of db.objectStoreNames) {
-        const at = db.transaction(table).objectStore(table);
-        const { keyPath, autoIncrement } = at;
-        const indexes = [...at.indexNames].map((index) => {
-          const found = at.index(index);
-          const { name, keyPath, unique, multiEntry } = found;
-          return { name, keyPath, unique, multiEntry };
-        });
-        tables.push({
-          name: table,
-          keyPath: keyPath as string,
-          autoIncrement,
-          indexes: indexes as KeptDatabase["tables"][number]["indexes"],
-          rows: await Promise.all(
-            (await asked<Record<string, unknown>[]>(at.getAll())).map(passedOn).map(asText),
-          ),
-        });
-      }
-      databases.push({ name, version: db.version, tables });
+      const tables = [...db.objectStoreNames].filter((table) => table !== "pictures");
+      const rows = await Promise.all(
+        tables.map(async (table) => [
+          table,
+          await asked<unknown[]>(db.transaction(table).objectStore(table).getAll()),
+        ]),
+      );
       db.close();
-    }
-    return databases;
+      return JSON.stringify(Object.fromEntries(rows));
+    }, DEMO),
+  ) as Rows;
+
+/** Whoever gets a copy is a device of its own, which has seen all that this one did. */
+const passedOn = (row: { key?: string; value?: string }): unknown => {
+  if (row.key !== "device") return row;
+  const { id, act } = JSON.parse(String(row.value)) as { id: string; act: number };
+  return { key: "seen", value: JSON.stringify({ [id]: act }) };
+};
+
+/** Keeps the rows that are new or other than before, as another device gets them. */
+export async function keepVisit(before: Rows, after: Rows): Promise<void> {
+  const changed = Object.entries(after).flatMap(([table, rows]): Change[] => {
+    const known = new Set((before[table] ?? []).map((row) => JSON.stringify(row)));
+    return rows.flatMap((row) =>
+      known.has(JSON.stringify(row)) ? [] : [{ table, row: passedOn(row as { key?: string }) }],
+    );
   });
-  mkdirSync(FOLDER, { recursive: true });
-  await writeFile(storeFile(store), JSON.stringify(kept));
+  await writeFile(VISIT, JSON.stringify(changed));
 }
 
-/** Puts a kept store into the page's browser, as if its user had made it, and chooses the demo round. */
-export async function putBack(page: Page, store: Store): Promise<void> {
-  await page.route("**/kept-store.json", async (route) =>
-    route.fulfill({ contentType: "application/json", body: await readFile(storeFile(store)) }),
-  );
-  // A page of this origin on which the application does not run.
+/** Takes this device out of the round that the others get, and forgets which round was chosen. */
+export async function passOn(page: Page, { facts }: Rows): Promise<void> {
+  const device = (facts as { key: string }[]).find(({ key }) => key === "device");
+  if (!device) throw new Error("The round was made by no device");
+  await write(page, [
+    { table: "facts", row: passedOn(device) },
+    { table: "facts", gone: "device" },
+  ]);
+  await page.evaluate(() => localStorage.clear());
+}
+
+/** Chooses the demo round as its user would have, with Bramble's visit started where that is asked. */
+export async function chooseDemo(page: Page, visit: boolean): Promise<void> {
+  await write(page, visit ? (JSON.parse(await readFile(VISIT, "utf8")) as Change[]) : []);
+  await page.evaluate(() => localStorage.setItem("plumbline.round", "demo"));
+}
+
+/** Writes into the demo round's store from a page of this origin on which the application does not run. */
+async function write(page: Page, changes: Change[]): Promise<void> {
   await page.goto("/mark.svg");
-  await page.evaluate(async () => {
-    const databases = (await (await fetch("/kept-store.json")).json()) as KeptDatabase[];
-    for (const { name, version, tables } of databases) {
-      const opening = indexedDB.open(name, version);
-      const db = await new Promise<IDBDatabase>((done, failed) => {
-        opening.onupgradeneeded = () => {
-          for (const { name: table, keyPath, autoIncrement, indexes } of tables) {
-            const at = opening.result.createObjectStore(table, { keyPath, autoIncrement });
-            for (const { name: index, keyPath: path, unique, multiEntry } of indexes)
-              at.createIndex(index, path, { unique, multiEntry });
-          }
-        };
-        opening.onsuccess = () => done(opening.result);
-        opening.onerror = () => failed(opening.error);
-      });
-      const writing = db.transaction(
-        tables.map((table) => table.name),
-        "readwrite",
-        { durability: "relaxed" },
-      );
-      const asBytes = (row: unknown) => {
-        const { bytes } = row as { bytes?: { type: string; text: string } };
-        if (!bytes) return row;
-        const all = Uint8Array.from(atob(bytes.text), (one) => one.charCodeAt(0));
-        return { ...(row as object), bytes: new Blob([all], { type: bytes.type }) };
-      };
-      for (const { name: table, rows } of tables)
-        for (const row of rows) writing.objectStore(table).put(asBytes(row));
+  if (changes.length === 0) return;
+  await page.evaluate(
+    async ({ name, changes }) => {
+      const opening = indexedDB.open(name);
+      await new Promise((done) => (opening.onsuccess = done));
+      const tables = [...new Set(changes.map(({ table }) => table))];
+      const writing = opening.result.transaction(tables, "readwrite");
+      for (const change of changes) {
+        const table = writing.objectStore(change.table);
+        if ("gone" in change) table.delete(change.gone);
+        else table.put(change.row);
+      }
       await new Promise((done, failed) => {
         writing.oncomplete = done;
-        writing.onerror = () => failed(writing.error);
+        writing.onabort = () => failed(writing.error);
       });
-      db.close();
-    }
-    localStorage.setItem("plumbline.round", "demo");
-  });
-  await page.unroute("**/kept-store.json");
+      opening.result.close();
+    },
+    { name: DEMO, changes },
+  );
 }

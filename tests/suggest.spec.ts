@@ -58,9 +58,9 @@ test("three taps on a side view: the rest suggests itself, counts for nothing, i
 });
 
 test("a sole by touch at phone size: taps, what is sure in one, and no more than six marks by hand", async ({
-  browser,
+  another,
 }) => {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const context = await another({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
   await openVisit(page, "survey");
   const { truth } = await threeTaps(page, "sole", true);
@@ -77,8 +77,8 @@ test("a sole by touch at phone size: taps, what is sure in one, and no more than
   await context.close();
 });
 
-test("on a phone the picture stays where it is while suggestions come and go", async ({ browser }) => {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+test("on a phone the picture stays where it is while suggestions come and go", async ({ another }) => {
+  const context = await another({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
   await openVisit(page, "survey");
   const { file, truth } = photograph("sole");
@@ -110,9 +110,9 @@ test("a suggestion is dragged to correct it, or moved by the arrow keys, and is 
 });
 
 test("a foot from three pictures by touch at phone size: under thirty touches, and every view reads", async ({
-  browser,
+  another,
 }) => {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const context = await another({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await context.newPage();
   await openVisit(page, "survey");
   let touches = 0;

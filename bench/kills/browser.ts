@@ -4,10 +4,13 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { chromium, type BrowserContext } from "@playwright/test";
 import { CHROMIUM } from "../../playwright.config";
+import { copyProfile } from "../../tests/stores";
 
 /** A browser with one profile, which can be opened, killed as by a power cut, and opened again. */
 export interface Killable {
   open: () => Promise<BrowserContext>;
+  /** Begins again with the round that the tests begin with. */
+  begin: () => Promise<void>;
   /** Kills all of it and waits until none of it is left. */
   kill: () => Promise<void>;
   /** The profile is taken away. */
@@ -17,6 +20,10 @@ export interface Killable {
 export function killable(address: string): Killable {
   const profile = mkdtempSync(join(tmpdir(), "kills-"));
   return {
+    async begin() {
+      rmSync(profile, { recursive: true, force: true });
+      await copyProfile(profile);
+    },
     async open() {
       // What a killed browser leaves to say that it is running.
       for (const name of ["SingletonLock", "SingletonCookie", "SingletonSocket"])

@@ -5,7 +5,8 @@ import { seededRandom } from "../../core/math/random";
 import { readBackup, writeBackup } from "../../core/record/backup";
 import { TABLE_NAMES, type Records } from "../../core/record/tables";
 import { serve } from "../../scripts/serve.mjs";
-import { putBack } from "../../tests/stores";
+import { PORT } from "../../playwright.config";
+import { chooseDemo } from "../../tests/stores";
 import { killable } from "./browser";
 import {
   bringIn,
@@ -41,7 +42,8 @@ const random = seededRandom(seed);
 const below = (most: number) => Math.floor(random() * most);
 const chance: Chance = { below, pick: (list) => list[below(list.length)] as (typeof list)[number] };
 
-const { server, address } = await serve(0, "build/client");
+// The round of the tests lies in the store of their address.
+const { server, address } = await serve(PORT, "build/client");
 const browser = killable(address);
 const opened = async () => {
   const context = await browser.open();
@@ -65,8 +67,9 @@ const numbers = (records: Records) => TABLE_NAMES.map((name) => records[name].le
 const acts: Acts = new Map();
 /** The store that everything is done in, put in as the tests have it. */
 async function begin(): Promise<Found> {
+  await browser.begin();
   const { context, page } = await opened();
-  await putBack(page, "visit");
+  await chooseDemo(page, true);
   await leaveWitness(page);
   await prepared(page);
   const found = await look(page);
