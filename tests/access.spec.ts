@@ -3,6 +3,8 @@ import type { Page } from "@playwright/test";
 import { expect, field, openVisit, test, TODAY } from "./round";
 
 const VISIT = `/visits/demo-yard-1-horse-1-${TODAY}`;
+const CASED = "/horses/demo-yard-5-horse-5";
+const CASE = `${CASED}/cases/demo-yard-5-horse-5-case`;
 const SCREENS = [
   "/",
   "/horses",
@@ -41,6 +43,25 @@ const SCREENS = [
   `${VISIT}/set`,
   `${VISIT}/recheck`,
   `${VISIT}/sign-off`,
+  "/cases",
+  CASE,
+  `${CASE}/edit`,
+  `${CASED}/cases/new`,
+  `${CASED}/films`,
+  `${CASED}/films/demo-film-1`,
+  `${CASED}/sheets`,
+  "/ground",
+  `/ground/demo-yard-1-horse-1-${TODAY}/LF?ground=arena&shoes=on,egg-bar`,
+  "/practice",
+  "/practice/measure",
+  "/practice/read",
+  "/practice/cut",
+  "/practice/length",
+  "/practice/run",
+  "/rounds",
+  "/rounds?view=board",
+  "/rounds?view=calls",
+  `/rounds/${TODAY}`,
 ];
 
 for (const theme of ["paper", "barn"] as const)
@@ -61,7 +82,11 @@ for (const theme of ["paper", "barn"] as const)
     for (const address of SCREENS) {
       await page.goto(address);
       await expect(page.getByRole("heading").first()).toBeVisible();
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      // No page has another inside it: axe needs no tab of its own to look at one.
+      const axe = new AxeBuilder({ page }).setLegacyMode(true);
+      // What another theme can spoil is its colours.
+      if (theme === "barn") axe.withRules(["color-contrast"]);
+      const { violations } = await axe.analyze();
       const serious = violations
         .filter(({ impact }) => impact === "serious" || impact === "critical")
         .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
@@ -121,9 +146,5 @@ test("words without an end break: no name, note or habit of 200 letters pushes a
     });
     db.close();
   });
-  await noneIsWider(
-    page,
-    [...SCREENS, "/rounds", "/rounds?view=board", "/rounds?view=calls", `/rounds/${TODAY}`],
-    [1280, 390],
-  );
+  await noneIsWider(page, SCREENS, [1280, 390]);
 });
