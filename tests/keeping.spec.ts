@@ -65,7 +65,14 @@ test("a change of one tab shows in the other", async ({ page, context }) => {
   await expect(field(page, "Width")).toHaveValue("131");
 });
 
-test("storage full: it is said, the text stays, and the export carries it", async ({ page }) => {
+test("storage full: it is said, the text stays, and the export carries it, though its change is still on its way", async ({
+  page,
+}) => {
+  // The part that keeps changes is loaded with the first of them: a slow network holds it up.
+  await page.route("**/assets/edits-client-action-*.js", async (route) => {
+    await new Promise((later) => setTimeout(later, 1500));
+    await route.continue();
+  });
   await openVisit(page, "survey");
   await expect(field(page, "Toe length")).toBeVisible();
   await page.evaluate(() => {

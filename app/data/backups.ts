@@ -67,8 +67,12 @@ export async function writeToFolder(folder: Folder): Promise<string> {
   const { db } = session;
   const { act, name } = await deviceOf(db);
   const { answer } = startFiles(
-    (remote) =>
-      remote.backupInto(db.name, refusedEdits(), { folder, device: name, madeAt: new Date().toISOString() }),
+    async (remote) =>
+      remote.backupInto(db.name, await refusedEdits(), {
+        folder,
+        device: name,
+        madeAt: new Date().toISOString(),
+      }),
     () => undefined,
   );
   const file = await answer;

@@ -5,6 +5,7 @@ import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { blankVisit, type Visit } from "~core/record/visit";
 import type { Yard } from "~core/record/yard";
 import { keepDraft, loadDrafts, draftAt } from "./drafts";
+import { exportBackup } from "./files";
 import { retryRefused, saveEdits, undoLast, UNDO_STEPS } from "./edits";
 import { backupFile } from "./storeFiles";
 import { readBackup } from "~core/record/backup";
@@ -59,6 +60,22 @@ describe("a change that the store refuses", () => {
     expect((await saveEdits([change("horses", horse, ["massKg"], 450, "mass")])).kind).toBe("saved");
     expect(await stored()).toMatchObject({ name: "Wren II", massKg: 450 });
     expect(session.refused()).toEqual([]);
+  });
+
+  test("is in the file that is asked for while it is still on its way", async () => {
+    full();
+    const onItsWay = new Promise((arrived) => setTimeout(arrived, 50));
+    session.sent(onItsWay.then(() => saveEdits([change("horses", horse, ["name"], "Wren II", "name")])));
+    const file = exportBackup();
+    const { records } = JSON.parse(await (await file).text()) as { records: { horses: Horse[] } };
+    expect(records.horses.map(({ name }) => name)).toEqual(["Wren II"]);
+  });
+
+  test("that never gets an answer keeps no file waiting for ever", async () => {
+    session.sent(new Promise(() => undefined));
+    const begun = Date.now();
+    await session.answered(40);
+    expect(Date.now() - begun).toBeGreaterThanOrEqual(35);
   });
 
   test("changed again while it is refused, the newest value goes, from what the store really holds", async () => {

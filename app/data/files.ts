@@ -1,13 +1,17 @@
 import { startFiles } from "~app/workers/files";
 import type { Backup } from "~core/record/backup";
+import type { Edit } from "~core/record/edit";
 import { noteBackup } from "./backupNote";
 import { deviceOf } from "./device";
 import { rescueFile } from "./rescue";
 import { session } from "./session";
 import { backupFile, fillStore, type Report } from "./storeFiles";
 
-/** What the store refused, laid over everything that leaves as a file. */
-export const refusedEdits = () => session.refused().flatMap(({ edits }) => edits);
+/** What the store refused, laid over everything that leaves as a file; what was just sent is waited for. */
+export async function refusedEdits(): Promise<Edit[]> {
+  await session.answered();
+  return session.refused().flatMap(({ edits }) => edits);
+}
 
 /** A backup of the open round made in a worker, with progress; it can be called off. */
 export const startBackup = (report: Report, passphrase?: string) => {
@@ -15,7 +19,7 @@ export const startBackup = (report: Report, passphrase?: string) => {
   const madeAt = new Date().toISOString();
   return startFiles(async (remote, told) => {
     const { act } = await deviceOf(db);
-    const file = await remote.backup(db.name, refusedEdits(), { madeAt, passphrase }, told);
+    const file = await remote.backup(db.name, await refusedEdits(), { madeAt, passphrase }, told);
     await noteBackup(db, act, false);
     return file;
   }, report);
@@ -24,13 +28,13 @@ export const startBackup = (report: Report, passphrase?: string) => {
 /** The readings of the open round as a CSV, made in a worker. */
 export const startReadingsCsv = (report: Report) => {
   const { name } = session.db;
-  return startFiles((remote, told) => remote.readingsCsv(name, refusedEdits(), told), report);
+  return startFiles(async (remote, told) => remote.readingsCsv(name, await refusedEdits(), told), report);
 };
 
 /** Every table of the open round as CSV, made in a worker. */
 export const startTablesZip = (report: Report) => {
   const { name } = session.db;
-  return startFiles((remote, told) => remote.tablesZip(name, refusedEdits(), told), report);
+  return startFiles(async (remote, told) => remote.tablesZip(name, await refusedEdits(), told), report);
 };
 
 /** A backup without a worker: where the page, or the store, is in trouble. */
@@ -42,7 +46,7 @@ export async function exportBackup(): Promise<Blob> {
   );
   // A store that this version cannot carry up leaves as it is; one that is not there at all, with what is in memory.
   const rescued = opens ? undefined : await rescueFile(session.db.name, madeAt).catch(() => undefined);
-  return rescued ?? backupFile(session.db, refusedEdits(), madeAt);
+  return rescued ?? backupFile(session.db, await refusedEdits(), madeAt);
 }
 
 /** Puts a checked backup in the place of everything in the open round, all or nothing. */

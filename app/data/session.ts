@@ -69,6 +69,7 @@ class Session {
   #save: SaveState = { kind: "quiet" };
   #conflict: Conflict | undefined;
   #refused: readonly Change[] = [];
+  readonly #sent = new Set<Promise<unknown>>();
   #replaced = false;
   #outdated = false;
   #busy = 0;
@@ -125,6 +126,21 @@ class Session {
   setRefused(refused: readonly Change[]): void {
     this.#refused = refused;
     for (const listener of this.#listeners) listener();
+  }
+
+  /** Notes a change from the press on that sends it: what keeps it may have to be loaded first. */
+  sent(answer: Promise<unknown>): void {
+    const ended = answer.catch(() => undefined);
+    this.#sent.add(ended);
+    void ended.then(() => this.#sent.delete(ended));
+  }
+
+  /** Once whatever was sent until now is kept or refused; after `mostMs` also without an answer. */
+  async answered(mostMs = 3000): Promise<void> {
+    let late: ReturnType<typeof setTimeout> | undefined;
+    const waited = new Promise((done) => (late = setTimeout(done, mostMs)));
+    await Promise.race([Promise.all(this.#sent), waited]);
+    clearTimeout(late);
   }
 
   readonly conflict = (): Conflict | undefined => this.#conflict;

@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from "react";
 import { useSubmit, type SubmitTarget } from "react-router";
 import type { Saved } from "~app/data/edits";
-import type { TakenDraft } from "~app/data/session";
+import { session, type TakenDraft } from "~app/data/session";
 import type { Edit } from "~core/record/edit";
 import { noteWritten } from "./unread";
 
@@ -29,6 +29,7 @@ export function useEdits() {
   const send = useCallback(
     (request: EditRequest, flushSync = true) => {
       const ended = new Promise<Saved>((done) => waiting.set(request.id, done));
+      session.sent(ended);
       void submit(request as unknown as SubmitTarget, {
         method: "post",
         action: "/edits",
