@@ -125,6 +125,8 @@ test("another tab does not load anew by itself when one changes over: what is ha
         if (name !== "offline.js" || ending !== "")
           await rm(`${directory}/${name}${ending}`, { force: true });
     served.server.kill();
+    // Its port is free once it is gone.
+    await once(served.server, "exit");
     own.served = await startAgain(own);
     await page.reload();
     await page.getByRole("button", { name: "Change over now" }).click({ timeout: 20_000 });
