@@ -84,6 +84,31 @@ test("a refused value stays as the user made it, is no conflict when it is sent 
   await expect(field(page, "Bearing length")).toHaveValue("131");
 });
 
+test("a setting that the store refused stays as it was chosen, and is kept with the next", async ({
+  page,
+}) => {
+  await openDemo(page);
+  for (const [address, chosen, next] of [
+    ["/settings", "Inches", "1/32"],
+    ["/settings/reading", "Heels back", "Square to limb"],
+  ] as const) {
+    await page.goto(address);
+    const choice = (name: string) => page.getByRole("radio", { name, exact: true });
+    await expect(choice(chosen)).not.toBeChecked();
+    await full(page);
+    await page.getByText(chosen, { exact: true }).click();
+    await expect(page.getByRole("alert")).toContainText("Not kept yet");
+    await expect(choice(chosen)).toBeChecked();
+    await roomAgain(page);
+    await page.getByText(next, { exact: true }).click();
+    await expect(page.getByRole("alert")).toBeHidden();
+    await expect(page.getByRole("dialog")).toBeHidden();
+    await page.reload();
+    await expect(choice(chosen)).toBeChecked();
+    await expect(choice(next)).toBeChecked();
+  }
+});
+
 test("a field of the days keeps what was typed while the store refuses, and can be taken back", async ({
   page,
 }) => {

@@ -1,15 +1,12 @@
 import { loadDrafts } from "~app/data/drafts";
-import { readSettings } from "~app/data/queries";
 import { FootRulesView } from "~app/features/foot-rules/FootRulesView";
+import { useSettings } from "~app/ui/useWording";
 import type { Route } from "./+types/foot-rules";
 
-export async function clientLoader() {
-  await loadDrafts("settings/");
-  return readSettings();
-}
+export const clientLoader = () => loadDrafts("settings/");
 
 export const meta: Route.MetaFunction = () => [{ title: "How a foot is read · Plumbline" }];
 
-export default function FootRulesRoute({ loaderData }: Route.ComponentProps) {
-  return <FootRulesView settings={loaderData} />;
+export default function FootRulesRoute() {
+  return <FootRulesView settings={useSettings()} />;
 }

@@ -1,15 +1,12 @@
 import { loadDrafts } from "~app/data/drafts";
-import { readSettings } from "~app/data/queries";
 import { SettingsView } from "~app/features/settings/SettingsView";
+import { useSettings } from "~app/ui/useWording";
 import type { Route } from "./+types/settings";
 
-export async function clientLoader() {
-  await loadDrafts("settings/");
-  return readSettings();
-}
+export const clientLoader = () => loadDrafts("settings/");
 
 export const meta: Route.MetaFunction = () => [{ title: "Settings · Plumbline" }];
 
-export default function SettingsRoute({ loaderData }: Route.ComponentProps) {
-  return <SettingsView settings={loaderData} />;
+export default function SettingsRoute() {
+  return <SettingsView settings={useSettings()} />;
 }
