@@ -2,19 +2,13 @@ import { RECORD_VERSION } from "~core/record/migrations";
 import { runDemoWorker, type DemoKind } from "../workers/demo";
 import { EPOCH } from "./database";
 import { putRecords } from "./storeFiles";
-import { chooseRound, databaseOf, type Round } from "./session";
+import { chooseRound, databaseOf, session } from "./session";
 
 const MADE_FOR = "madeFor";
 
-/** The day the demo round in the store was made for, if there is one. */
-export async function demoMadeFor(round: Round): Promise<string | undefined> {
-  const db = databaseOf(round);
-  try {
-    return (await db.facts.get(MADE_FOR))?.value;
-  } finally {
-    db.close();
-  }
-}
+/** The day that the demo round was made for, where it is the one that is open. */
+export const demoMadeFor = async (): Promise<string | undefined> =>
+  session.round === "own" ? undefined : (await session.db.facts.get(MADE_FOR))?.value;
 
 /**
  * Makes the demo round for `today` in a worker, writes it to its own database and chooses it for the next page load.

@@ -35,7 +35,7 @@ export function FourFeet({ feet, flagged, title }: FourFeetProps) {
           <path
             key={limb}
             className={limb === flagged ? "flagged" : ""}
-            d={`${pathThrough(points, "smooth")} ${notch} Z`}
+            d={`${pathThrough(points, "straight")} ${notch} Z`}
           />
         );
       })}

@@ -3,14 +3,14 @@ import { goneOf, readLastReadings, readRosterRecords, rosterOf } from "~app/data
 import { HorsesView } from "~app/features/horses/HorsesView";
 import { todayHere } from "~app/ui/days";
 import { readsOnly } from "~app/ui/readsOnly";
-import { ROWS_AT_ONCE } from "~app/ui/useShown";
+import { FIRST_ROWS } from "~app/ui/useShown";
 import { useRecords } from "~app/ui/useRecords";
 import type { Route } from "./+types/horses";
 
 export async function clientLoader() {
   const today = todayHere();
   const records = await readRosterRecords(today);
-  const first = rosterOf(records).slice(0, ROWS_AT_ONCE);
+  const first = rosterOf(records).slice(0, FIRST_ROWS);
   return { ...records, readings: await readLastReadings(first), today };
 }
 

@@ -13,15 +13,16 @@ import type { Route } from "./+types/today";
 
 export async function clientLoader({ request }: Route.ClientLoaderArgs) {
   const today = todayHere();
-  const records = await readRosterRecords(today);
+  const [records, madeFor] = await Promise.all([readRosterRecords(today), demoMadeFor()]);
   const shown = dayPlan(rosterOf(records), today).stops.flatMap(({ jobs }) => jobs);
+  const [readings, care] = await Promise.all([readLastReadings(shown), readCare(records.cases)]);
   const wanted = new URL(request.url).searchParams.get("round");
   return {
     ...records,
     today,
-    readings: await readLastReadings(shown),
-    care: await readCare(records.cases),
-    madeFor: session.round === "own" ? undefined : await demoMadeFor(session.round),
+    readings,
+    care,
+    madeFor,
     wanted: wanted === "demo" && session.round !== "demo" ? ("demo" as const) : undefined,
   };
 }

@@ -1,8 +1,10 @@
 import { Button } from "antd";
 import { useEffect, useRef, useState } from "react";
 
-/** Rows that are drawn at first, and that each look at the end of the list adds. */
-export const ROWS_AT_ONCE = 24;
+/** Rows that are drawn at first: a screen full of them. */
+export const FIRST_ROWS = 12;
+/** Rows that each look at the end of the list adds: most rounds stand whole after the first. */
+const MORE_ROWS = 36;
 /** More rows are drawn as soon as the list ends less than so far below the screen. */
 const AHEAD = "1500px";
 
@@ -11,7 +13,7 @@ const AHEAD = "1500px";
  * after the last row and is nothing where the whole list is shown.
  */
 export function useShown(count: number): { shown: number; more: React.ReactNode } {
-  const [shown, setShown] = useState(ROWS_AT_ONCE);
+  const [shown, setShown] = useState(FIRST_ROWS);
   const end = useRef<HTMLDivElement>(null);
   const hasMore = shown < count;
   useEffect(() => {
@@ -19,7 +21,7 @@ export function useShown(count: number): { shown: number; more: React.ReactNode 
     if (!element) return undefined;
     const watch = new IntersectionObserver(
       ([entry]) => {
-        if (entry?.isIntersecting) setShown((now) => now + ROWS_AT_ONCE);
+        if (entry?.isIntersecting) setShown((now) => now + MORE_ROWS);
       },
       { rootMargin: AHEAD },
     );

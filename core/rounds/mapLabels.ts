@@ -76,11 +76,16 @@ export function placeLabels({ points, home, ways, sheet, type }: LabelQuestion):
       return off + ON_POINT * covered + ON_WAY * crossed + rank * 0.5;
     }),
   );
+  // For each place of each name, which places of which other names it lies on.
+  const met = choices.map((own, index) =>
+    own.map(({ box }) =>
+      choices.flatMap((other, place) =>
+        place === index ? [] : other.flatMap((one, at) => (overlap(one.box, box) ? [{ place, at }] : [])),
+      ),
+    ),
+  );
   const costOf = (taken: readonly number[], index: number, at: number): number => {
-    const box = choices[index]?.[at]?.box;
-    const names = choices.filter(
-      (other, place) => place !== index && box && overlap(other[taken[place] ?? 0]?.box, box),
-    );
+    const names = (met[index]?.[at] ?? []).filter(({ place, at: there }) => taken[place] === there);
     return (still[index]?.[at] ?? 0) + ON_NAME * names.length;
   };
   const rested = STARTS.map((start) => {
@@ -141,8 +146,8 @@ const around = ({ x, y }: MapPoint, half: number): Box => ({
   bottom: y + half,
 });
 
-const overlap = (a: Box | undefined, b: Box): boolean =>
-  a !== undefined && a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+const overlap = (a: Box, b: Box): boolean =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
 /** How many stretches of a way run through a box. */
 const crossings = (way: readonly MapPoint[], box: Box): number =>

@@ -4,6 +4,7 @@ import { Popover, TimePicker } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
 import { Link } from "react-router";
+import { todayHere } from "~app/ui/days";
 import { useWording } from "~app/ui/useWording";
 import { daysBetween } from "~core/calendar/date";
 import { minutesInWords } from "~core/cycle/dayPlan";
@@ -37,41 +38,46 @@ export function JobChip({ job, date, begins, hand }: ChipProps) {
   const met = vet === undefined || begins === undefined || vetInWords(vet, begins).met;
   return (
     <li ref={setNodeRef} className={`job-chip${isDragging ? " job-gone" : ""}`}>
-      <Popover
-        open={open}
-        onOpenChange={setOpen}
-        trigger="click"
-        placement="bottomLeft"
-        destroyOnHidden
-        content={() => (
-          <JobFacts {...{ job, date, hand, ...(begins && { begins }) }} onDone={() => setOpen(false)} />
-        )}
+      <button
+        type="button"
+        {...listeners}
+        {...attributes}
+        aria-disabled={undefined}
+        className="job-button"
+        aria-roledescription="horse that can be moved"
+        aria-expanded={open}
+        onClick={() => setOpen(true)}
       >
-        <button
-          type="button"
-          {...listeners}
-          {...attributes}
-          aria-disabled={undefined}
-          className="job-button"
-          aria-roledescription="horse that can be moved"
-        >
-          <span className="job-chip-name">
-            {pinned && (
-              <span className="job-pin" role="img" aria-label="pinned">
-                ●
-              </span>
-            )}{" "}
-            {horse.name}
-          </span>
-          {vet === undefined ? (
-            <span className={late.state === "late" ? "ember strong" : "quiet"}>
-              {late.words === "" ? `${minutes}′` : late.words}
+        <span className="job-chip-name">
+          {pinned && (
+            <span className="job-pin" role="img" aria-label="pinned">
+              ●
             </span>
-          ) : (
-            <span className={met ? "brass strong" : "ember strong"}>vet {vet}</span>
-          )}
-        </button>
-      </Popover>
+          )}{" "}
+          {horse.name}
+        </span>
+        {vet === undefined ? (
+          <span className={late.state === "late" ? "ember strong" : "quiet"}>
+            {late.words === "" ? `${minutes}′` : late.words}
+          </span>
+        ) : (
+          <span className={met ? "brass strong" : "ember strong"}>vet {vet}</span>
+        )}
+      </button>
+      {open && (
+        // It is made when it is opened: hundreds of horses stand in a plan.
+        <Popover
+          open
+          onOpenChange={setOpen}
+          trigger="click"
+          placement="bottomLeft"
+          content={
+            <JobFacts {...{ job, date, hand, ...(begins && { begins }) }} onDone={() => setOpen(false)} />
+          }
+        >
+          <span className="job-open" {...listeners} />
+        </Popover>
+      )}
     </li>
   );
 }
@@ -81,7 +87,7 @@ function lateness(
   { due, windowStart }: PlanningJob,
   date: string | undefined,
 ): { state: string; words: string } {
-  const day = date ?? dayjs().format("YYYY-MM-DD");
+  const day = date ?? todayHere();
   const over = daysBetween(due, day);
   if (over > 0) return { state: "late", words: `${over} d late` };
   const early = daysBetween(day, windowStart);

@@ -1,3 +1,4 @@
+import { useMemo } from "react";
 import { DRAWN } from "~app/ui/tokens";
 import type { Layout } from "~core/rounds/layout";
 import type { Planning } from "~core/rounds/planning";
@@ -17,12 +18,10 @@ export function RoundMap({
   laid: Layout;
   chosen: string | undefined;
 }) {
-  const { home, yards, ways } = drawnMap(plan, laid, {
-    width: WIDTH,
-    height: HEIGHT,
-    margin: 34,
-    type: DRAWN.lead,
-  });
+  const { home, yards, ways } = useMemo(
+    () => drawnMap(plan, laid, { width: WIDTH, height: HEIGHT, margin: 34, type: DRAWN.lead }),
+    [plan, laid],
+  );
   return (
     <figure className="round-map sheet">
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="Yards and ways, north up">
