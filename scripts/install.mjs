@@ -1,5 +1,5 @@
 // Installs what is missing, with nothing but Node itself: npm packages by the lock file, Chromium from Debian.
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 
@@ -10,6 +10,22 @@ const CHROMIUM = "/usr/bin/chromium";
 export function run(command, args, options = {}) {
   return spawnSync(command, args, { stdio: "inherit", ...options }).status === 0;
 }
+
+/** Starts a command beside others: its output comes whole when it has ended; true when it ended well. */
+export const start = (command, args) =>
+  new Promise((ended) => {
+    const running = spawn(command, args, { stdio: ["ignore", "pipe", "pipe"] });
+    const said = [];
+    for (const stream of [running.stdout, running.stderr]) stream.on("data", (part) => said.push(part));
+    running.on("error", (error) => {
+      console.error(error.message);
+      ended(false);
+    });
+    running.on("close", (code) => {
+      process.stdout.write(Buffer.concat(said));
+      ended(code === 0);
+    });
+  });
 
 /** `npm ci`, unless the packages of this very lock file are there. */
 export function installPackages() {

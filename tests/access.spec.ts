@@ -64,6 +64,15 @@ const SCREENS = [
   `/rounds/${TODAY}`,
 ];
 
+const COLOURS = ["color-contrast"];
+/** A button of each kind, which a pointer over it gives other colours. */
+const UNDER_A_POINTER = [
+  [`${VISIT}/watch`, "+ one more"],
+  [`${VISIT}/arrive`, /^On to/],
+  ["/horses", "Add a horse"],
+  ["/files", "Back up everything"],
+] as const;
+
 for (const theme of ["paper", "barn"] as const)
   test(`no serious finding of axe on any screen, ${theme}`, async ({ page }) => {
     test.setTimeout(400_000);
@@ -80,25 +89,45 @@ for (const theme of ["paper", "barn"] as const)
       await expect(page.locator("html")).toHaveAttribute("data-theme", "barn");
     }
     for (const address of SCREENS) {
-      await page.goto(address);
-      await expect(page.getByRole("heading").first()).toBeVisible();
-      // No page has another inside it: axe needs no tab of its own to look at one.
-      const axe = new AxeBuilder({ page }).setLegacyMode(true);
+      await goOn(page, address);
       // What another theme can spoil is its colours.
-      if (theme === "barn") axe.withRules(["color-contrast"]);
-      const { violations } = await axe.analyze();
-      const serious = violations
-        .filter(({ impact }) => impact === "serious" || impact === "critical")
-        .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
-      expect([address, serious]).toEqual([address, []]);
+      expect([address, await serious(page, theme === "barn" && COLOURS)]).toEqual([address, []]);
+    }
+    for (const [address, name] of UNDER_A_POINTER) {
+      await goOn(page, address);
+      await page.getByRole("button", { name }).first().hover({ timeout: 10_000 });
+      expect([name, await serious(page, COLOURS)]).toEqual([name, []]);
     }
   });
+
+/** What axe finds serious, by rule and first place. */
+async function serious(page: Page, rules: string[] | false): Promise<string[]> {
+  // No page has another inside it: axe needs no tab of its own to look at one.
+  const axe = new AxeBuilder({ page }).setLegacyMode(true);
+  if (rules) axe.withRules(rules);
+  const { violations } = await axe.analyze();
+  return violations
+    .filter(({ impact }) => impact === "serious" || impact === "critical")
+    .map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`);
+}
+
+/** Goes on to another address as a link inside the application does; the page that was left is gone afterwards. */
+async function goOn(page: Page, address: string) {
+  interface Inside {
+    __reactRouterDataRouter?: { navigate: (to: string, how: { flushSync: boolean }) => Promise<void> };
+  }
+  await page.evaluate(
+    async (to) => (globalThis as Inside).__reactRouterDataRouter?.navigate(to, { flushSync: true }),
+    address,
+  );
+  await expect(page).toHaveURL(address);
+  await expect(page.getByRole("heading").first()).toBeVisible();
+}
 
 /** No page is wider than its screen: each opened once, and looked at in every width. */
 async function noneIsWider(page: Page, addresses: readonly string[], widths: readonly number[]) {
   for (const address of addresses) {
-    await page.goto(address);
-    await expect(page.getByRole("heading").first()).toBeVisible();
+    await goOn(page, address);
     for (const width of widths) {
       await page.setViewportSize({ width, height: 760 });
       await expect
@@ -146,5 +175,6 @@ test("words without an end break: no name, note or habit of 200 letters pushes a
     });
     db.close();
   });
+  await page.goto("/");
   await noneIsWider(page, SCREENS, [1280, 390]);
 });

@@ -10,8 +10,7 @@ const keepHorse = async (page: Page) => {
 test("every rule of the adviser can be read: when, then, because, against, and what supports it", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/settings");
+  await openDemo(page, "/settings");
   await page.getByRole("link", { name: "How a shoe is argued for: every rule" }).click();
   const rule = page.getByRole("row", { name: /^It works on turf Creased/ });
   await expect(rule).toContainText("held soil shears against soil");

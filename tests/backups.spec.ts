@@ -3,8 +3,7 @@ import { expect, openDemo, ownHorse, test } from "./round";
 test("a backup behind a passphrase: too short is refused, a wrong one says so, the right one opens it", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/files");
+  await openDemo(page, "/files");
   await page.getByText("Back up behind a passphrase").click();
   await expect(page.getByText("Whoever forgets the passphrase has lost the file")).toBeVisible();
   await page.getByLabel("Passphrase", { exact: true }).fill("short");

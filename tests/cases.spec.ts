@@ -13,8 +13,7 @@ const standing = (page: Page, foot: string) => page.getByRole("region", { name: 
 test("a case from opening to closing: asked for an exit, prescribed, gone on with a reason, written down, closed and opened again", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/horses/demo-yard-1-horse-2");
+  await openDemo(page, "/horses/demo-yard-1-horse-2");
   await page.getByRole("link", { name: "Open a case" }).click();
   await page.getByLabel("In your own words").fill("Bruised heels");
   await page.getByRole("checkbox", { name: "left fore" }).first().click();
@@ -183,8 +182,7 @@ test("the vet’s sheet opens with scripts and network off, is answered with the
 test("the owner’s sheet: what it contains is said first, and it leaves as a PDF of one page", async ({
   page,
 }, info) => {
-  await openDemo(page);
-  await page.goto("/horses");
+  await openDemo(page, "/horses");
   await page
     .getByRole("link", { name: /^Feet of Oriel|Oriel/ })
     .first()

@@ -15,8 +15,7 @@ const take = async (page: Page, name: string) => {
 };
 
 test("export, change, restore: everything is as it was", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/files");
+  await openDemo(page, "/files");
   const backup = await take(page, "Back up everything");
   expect(backup.name).toBe("plumbline-2026-11-23.json");
   await page.goto("/");
@@ -33,8 +32,7 @@ test("export, change, restore: everything is as it was", async ({ page }) => {
 });
 
 test("a damaged and a foreign file say where and why, and change nothing", async ({ page }, info) => {
-  await openDemo(page);
-  await page.goto("/files");
+  await openDemo(page, "/files");
   const backup = await take(page, "Back up everything");
   const cut = info.outputPath("cut.json");
   await writeFile(cut, backup.text.slice(0, 5000));
@@ -49,8 +47,7 @@ test("a damaged and a foreign file say where and why, and change nothing", async
 });
 
 test("readings leave as CSV, due dates as a calendar", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/files");
+  await openDemo(page, "/files");
   const csv = await take(page, "Readings as CSV");
   expect(csv.text.split("\r\n")[0]).toMatch(/^date,yard,horse,limb,moment,dorsalAngle,dorsalAngleSource/);
   expect(csv.text.split("\r\n").length).toBeGreaterThan(6000);
@@ -60,8 +57,7 @@ test("readings leave as CSV, due dates as a calendar", async ({ page }) => {
 });
 
 test("every table leaves as CSV in one file, units in the headers", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/files");
+  await openDemo(page, "/files");
   const zip = await take(page, "Every table as CSV");
   const files = unzipSync(await readFile(zip.path));
   expect(Object.keys(files)).toEqual(expect.arrayContaining(["horses.csv", "readings.csv", "settings.csv"]));

@@ -45,8 +45,7 @@ test("a DICOM film: scale and day from its header, marked by prompt, measured tr
   page,
 }) => {
   const { file, truth, width, height } = filmFile();
-  await openDemo(page);
-  await page.goto(FILMS);
+  await openDemo(page, FILMS);
   await choose(page, file);
   await expect(page.getByRole("heading", { level: 1 })).toContainText("Left fore, from the side · 20 Nov");
   await expect(page.getByRole("region", { name: "Scale" })).toContainText("enlarged 5 % by the beam");
@@ -93,8 +92,7 @@ test("a DICOM film: scale and day from its header, marked by prompt, measured tr
 test("files that are no film are said and nothing is kept; a film without a scale asks for one, a marker without length is refused", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto(FILMS);
+  await openDemo(page, FILMS);
   const said = page.getByRole("alert");
   const dicom = readFileSync("public/demo/film.dcm");
   const many = Buffer.from(dicom);
@@ -127,8 +125,7 @@ test("files that are no film are said and nothing is kept; a film without a scal
 test("two films of one foot are laid over each other and beside each other, with what changed beyond the marks; they feed the bench", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/cases");
+  await openDemo(page, "/cases");
   await page.getByRole("link", { name: /^Damson/ }).click();
   await page.getByRole("link", { name: "Look at them" }).click();
   await expect(page.getByRole("region", { name: "Your eye against the films" })).toContainText(

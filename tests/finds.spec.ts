@@ -5,8 +5,7 @@ const LARKSPUR = "/horses/demo-yard-2-horse-1";
 test("a crack lives on: looked for where growth has taken it, measured again, and said what became of it", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto(LARKSPUR);
+  await openDemo(page, LARKSPUR);
   const still = page.getByRole("region", { name: "Found and still there" });
   await expect(still).toContainText(
     /Right fore Crack, quarter, outside.*Was 12 mm below the hairline, about \d+ mm today/,
@@ -43,8 +42,7 @@ test("a crack lives on: looked for where growth has taken it, measured again, an
 });
 
 test("what has grown out is looked for no more; a tap off the foot is no find", async ({ page }) => {
-  await openDemo(page);
-  await page.goto(LARKSPUR);
+  await openDemo(page, LARKSPUR);
   await page.getByRole("button", { name: /^(Start a visit|Go on with the visit)$/ }).click();
   await page.waitForURL(/arrive/);
   await expect(page.getByRole("region", { name: "Found and still there" })).toBeVisible();

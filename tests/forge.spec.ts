@@ -93,8 +93,7 @@ test("bad input is said at its place and stays as it was typed", async ({ page }
 test("a heat sheet from plan to log: by keys, once more in the fire, over a reload, held against earlier ones", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/forge?view=heats");
+  await openDemo(page, "/forge?view=heats");
   await expect(page.getByText("9 heats")).toBeVisible();
   await page.getByRole("button", { name: "Running sheet" }).click();
   await expect(page.locator(".running-head b")).toHaveText("Cold");
@@ -203,8 +202,7 @@ test("work that takes long is called off, and the list is as it was", async ({ p
 });
 
 test("the days ahead fill the list, and the allowances are the user’s own", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/forge?view=list");
+  await openDemo(page, "/forge?view=list");
   await page.getByRole("button", { name: "Look at the days ahead" }).click();
   const take = page.getByRole("button", { name: /^Add \d+ pieces$/ });
   await expect(take).toBeVisible({ timeout: 20_000 });

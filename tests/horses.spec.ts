@@ -17,8 +17,7 @@ test("horses are found by name, yard and due; the choice stays in the address", 
 });
 
 test("flags warn before the row is opened: care, vet's plan, show, planned", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/horses");
+  await openDemo(page, "/horses");
   await expect(page.getByRole("link", { name: /^Feet of Rook/ })).toContainText("Take care");
   await expect(page.getByRole("link", { name: /^Feet of Major Oak/ })).toContainText("Vet’s plan");
   await expect(page.getByRole("link", { name: /^Feet of Heron/ })).toContainText("Show 4 Dec");
@@ -39,8 +38,7 @@ test("a horse that falls behind is planned for today with one press, and undo ta
 test("the board shows four feet with both sides lettered, mirrored between left and right", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto(BRAMBLE);
+  await openDemo(page, BRAMBLE);
   const board = page.getByRole("region", { name: "Four feet, as seen from above, head up" });
   await expect(board.getByRole("article")).toHaveCount(4);
   const lateralX = async (limb: string) =>
@@ -51,8 +49,7 @@ test("the board shows four feet with both sides lettered, mirrored between left 
 });
 
 test("the trend shows another measure and foot, with the same numbers in a table", async ({ page }) => {
-  await openDemo(page);
-  await page.goto(BRAMBLE);
+  await openDemo(page, BRAMBLE);
   const trend = page.getByRole("region", { name: "Trend" });
   await expect(trend.getByRole("img", { name: "Toe length of LF over the visits" })).toBeVisible();
   await trend.getByText("RH", { exact: true }).click();
@@ -67,8 +64,7 @@ test("the trend shows another measure and foot, with the same numbers in a table
 test("if it waits: weeks more make the toe longer, the forecast says how sure it is, a foot is drawn as expected", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto(BRAMBLE);
+  await openDemo(page, BRAMBLE);
   const side = page.getByRole("region", { name: "If it waits" });
   const toe = async () =>
     parseFloat((await side.getByRole("row", { name: /^LF/ }).getByRole("cell").first().textContent()) ?? "");
@@ -88,8 +84,7 @@ test("if it waits: weeks more make the toe longer, the forecast says how sure it
 test("a horse that died is off the round in one change; its history stays, and undo brings it back", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto(`${BRAMBLE}/edit`);
+  await openDemo(page, `${BRAMBLE}/edit`);
   await page.getByRole("combobox", { name: "On the round" }).click();
   await page.getByTitle("Died").click();
   await page.getByRole("button", { name: "Keep" }).click();
@@ -111,8 +106,7 @@ test("a horse that died is off the round in one change; its history stays, and u
 });
 
 test("a horse is changed on its own form, and an empty name is refused there", async ({ page }) => {
-  await openDemo(page);
-  await page.goto(`${BRAMBLE}/edit`);
+  await openDemo(page, `${BRAMBLE}/edit`);
   await page.getByRole("textbox", { name: "Name", exact: true }).fill("");
   await page.getByRole("button", { name: "Keep" }).click();
   await expect(page.getByText("A horse needs a name.")).toBeVisible();
@@ -172,8 +166,7 @@ test("the first day: one horse, nothing measured, a visit to start with", async 
 });
 
 test("a signed visit can be opened again, and nothing of it is gone", async ({ page }) => {
-  await openDemo(page);
-  await page.goto(BRAMBLE);
+  await openDemo(page, BRAMBLE);
   await page.getByRole("region", { name: "Visits" }).getByRole("link", { name: "16 Oct" }).click();
   await expect(page.getByRole("region", { name: "Next due" })).toContainText("Signed off. Due again20 Nov");
   await page.getByRole("button", { name: "Open it again" }).click();

@@ -102,8 +102,7 @@ test("a heart-bar pad injected: prescribed by hand, unloaded at a crack, hot-fit
 test("a thin sole is fitted cold; hot all the same only with a line of why, which is kept", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/horses/demo-yard-2-horse-2");
+  await openDemo(page, "/horses/demo-yard-2-horse-2");
   const signed = page.getByRole("region", { name: "Visits" }).getByRole("link").first();
   const address = await signed.getAttribute("href");
   await page.goto(`${address ?? ""}/set?foot=LF`);

@@ -216,8 +216,7 @@ test("without a card two points of known distance will do, and are called weak",
 test("then and now: the pictures of one view at one scale, a slider between, all of them as a strip", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/horses/demo-yard-2-horse-7");
+  await openDemo(page, "/horses/demo-yard-2-horse-7");
   const section = page.getByRole("region", { name: "Pictures then and now" });
   await section.getByText("From behind").click();
   const pair = section.getByRole("img", { name: /Left fore, from behind: .* at one scale/ });

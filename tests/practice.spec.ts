@@ -19,8 +19,7 @@ const levelNow = async (page: Page): Promise<number> => {
 };
 const scoreOf = (page: Page) => page.locator(".score-line b");
 const openRoom = async (page: Page, room: string, search = "") => {
-  await openDemo(page);
-  await page.goto(`/practice/${room}?seed=${SEED}${search}`);
+  await openDemo(page, `/practice/${room}?seed=${SEED}${search}`);
 };
 
 /** Taps every mark where it truly lies, but for so many pixels of the picture. */

@@ -84,11 +84,12 @@ export async function atRest(page: Page): Promise<void> {
 
 export { expect };
 
-/** Opens the demo round. */
-export async function openDemo(page: Page): Promise<void> {
+/** Opens the demo round, at Today or where it is said. */
+export async function openDemo(page: Page, address?: string): Promise<void> {
   await chooseDemo(page, false);
-  await page.goto("/");
-  await expect(page.getByRole("heading", { name: "Scarrowmoor Trekking" })).toBeVisible();
+  await page.goto(address ?? "/");
+  if (address === undefined)
+    await expect(page.getByRole("heading", { name: "Scarrowmoor Trekking" })).toBeVisible();
 }
 
 /** Bramble's visit of today, started, on a stage. */

@@ -18,8 +18,7 @@ const horse = (place: Page | Locator, name: string): Locator =>
 test("the fortnight: planned, dragged with its cost shown, pinned, planned again, taken back, exported", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/rounds");
+  await openDemo(page, "/rounds");
   await expect(page.getByRole("region", { name: "No day yet" })).toContainText("Larkspur");
   await page.getByRole("button", { name: "Plan the fortnight" }).click();
   await expect(page.getByRole("button", { name: "Take this plan" })).toBeVisible({ timeout: 90_000 });
@@ -99,8 +98,7 @@ test("running late: one tap shifts the day, who to tell stands there with the wo
 });
 
 test("a lost shoe in two taps, fitted into today where the road is shortest", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/horses/demo-yard-1-horse-7");
+  await openDemo(page, "/horses/demo-yard-1-horse-7");
   const name = await page.getByRole("heading", { level: 1 }).innerText();
   await page.getByRole("button", { name: "lost shoe" }).click();
   await page.getByRole("button", { name: "right hind", exact: true }).click();
@@ -121,8 +119,7 @@ test("a lost shoe in two taps, fitted into today where the road is shortest", as
 test("the board says at a glance who is late and why; half a year of work stands against the hours", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/rounds?view=board");
+  await openDemo(page, "/rounds?view=board");
   const late = page.getByRole("region", { name: "Late", exact: true });
   await expect(late.getByRole("link").first()).toContainText(
     /Larkspur.*9 d late.*cap: competition, no day yet/s,
@@ -145,8 +142,7 @@ test("the board says at a glance who is late and why; half a year of work stands
 test("days and road: nonsense is named where it stands, a day off takes nobody, a calendar file is looked at first", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/rounds?view=days");
+  await openDemo(page, "/rounds?view=days");
   const home = page.getByRole("textbox", { name: /^Home/ });
   await home.fill("moor");
   await home.press("Enter");
@@ -179,8 +175,7 @@ test("days and road: nonsense is named where it stands, a day off takes nobody, 
 test("a search that is stopped leaves its best plan as a proposal; left as it was, nothing has changed", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/rounds");
+  await openDemo(page, "/rounds");
   await page.getByRole("button", { name: "Plan the fortnight" }).click();
   const leave = page.getByRole("button", { name: "Leave it as it was" });
   const enough = page.getByRole("button", { name: "That will do" });
@@ -197,8 +192,7 @@ test("a search that is stopped leaves its best plan as a proposal; left as it wa
 });
 
 test("two that go together are tied on the form, planned on one day and moved as one", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/horses");
+  await openDemo(page, "/horses");
   await page.getByRole("link", { name: /Larkspur/ }).click();
   await page.getByRole("link", { name: "Change" }).click();
   await page.getByRole("combobox", { name: "Goes together with" }).fill("Sand");
@@ -225,8 +219,7 @@ test("two that go together are tied on the form, planned on one day and moved as
 test("the vet comes to a horse: its day is pinned, the order meets the time, the day sheet says it", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/rounds");
+  await openDemo(page, "/rounds");
   await takePlan(page);
   const tuesday = day(page, "Tue 24 Nov");
   await horse(tuesday, "Larkspur").click();
@@ -245,8 +238,7 @@ test.describe("by touch", () => {
   test("on a phone a horse is moved from a list of days, each with its cost; nothing is wider than the screen", async ({
     page,
   }) => {
-    await openDemo(page);
-    await page.goto("/rounds");
+    await openDemo(page, "/rounds");
     await takePlan(page);
     const tuesday = day(page, "Tue 24 Nov");
     await horse(tuesday, "Larkspur").tap();
@@ -265,8 +257,7 @@ test.describe("by touch", () => {
 test("people, yards and horses from a CSV: columns given their meaning, looked at, kept, taken back", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/files");
+  await openDemo(page, "/files");
   const panel = page.getByRole("region", { name: "Bring in people and horses" });
   await panel.locator("input[type=file]").setInputFiles({
     name: "horses.csv",

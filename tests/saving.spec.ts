@@ -28,8 +28,7 @@ const backupOf = async (page: Page): Promise<string> => {
 
 test.describe("a horse’s form in two tabs", () => {
   test("what the other tab kept meanwhile in another field stays", async ({ page, context }) => {
-    await openDemo(page);
-    await page.goto(`/horses/${BRAMBLE}/edit`);
+    await openDemo(page, `/horses/${BRAMBLE}/edit`);
     await expect(page.getByLabel("Notes")).toBeVisible();
     const other = await context.newPage();
     await other.goto(`/horses/${BRAMBLE}/edit`);
@@ -45,8 +44,7 @@ test.describe("a horse’s form in two tabs", () => {
   });
 
   test("the same field is asked about, with its own unit", async ({ page, context }) => {
-    await openDemo(page);
-    await page.goto(`/horses/${BRAMBLE}/edit`);
+    await openDemo(page, `/horses/${BRAMBLE}/edit`);
     await expect(page.getByLabel("Longest interval, weeks")).toBeVisible();
     const other = await context.newPage();
     await other.goto(`/horses/${BRAMBLE}/edit`);
@@ -112,8 +110,7 @@ test("a setting that the store refused stays as it was chosen, and is kept with 
 test("a field of the days keeps what was typed while the store refuses, and can be taken back", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/rounds?view=days");
+  await openDemo(page, "/rounds?view=days");
   const speed = page.getByRole("textbox", { name: "Speed on the road" });
   await expect(speed).toHaveValue("50");
   await full(page);
@@ -130,8 +127,7 @@ test("a value of the days that another tab changed during the typing is asked ab
   page,
   context,
 }) => {
-  await openDemo(page);
-  await page.goto("/rounds?view=days");
+  await openDemo(page, "/rounds?view=days");
   const speed = (of: Page) => of.getByRole("textbox", { name: "Speed on the road" });
   await expect(speed(page)).toHaveValue("50");
   const other = await context.newPage();
@@ -208,8 +204,7 @@ test("a restore tells the other tabs: they let go, and say what was typed there"
 });
 
 test("twenty undos in quick succession take back twenty changes", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/settings");
+  await openDemo(page, "/settings");
   await expect(page.getByRole("heading", { name: "Settings" })).toBeVisible();
   const inches = page.getByRole("radio", { name: "Inches" });
   for (let at = 0; at < 21; at++) {

@@ -168,8 +168,7 @@ test("the type is bundled: the page's face is loaded from its own address", asyn
 });
 
 test("text that comes in with a file never runs: it is shown as it was written", async ({ page }, info) => {
-  await openDemo(page);
-  await page.goto("/files");
+  await openDemo(page, "/files");
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Back up everything" }).click();
   const text = await readFile(await (await download).path(), "utf8");

@@ -168,8 +168,7 @@ test("wrong input is said at its place: a web that is no web stays typed, steel 
 test("barefoot: it is first on the list, the bevel is drawn, and the finish is looked at without nails", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto(`/visits/demo-yard-1-horse-2-${TODAY}/arrive`);
+  await openDemo(page, `/visits/demo-yard-1-horse-2-${TODAY}/arrive`);
   await page.getByRole("button", { name: "Start the visit to Quarry" }).click();
   await expect(page.getByRole("button", { name: "On to Survey" })).toBeVisible();
   const visit = new URL(page.url()).pathname.replace(/\/[^/]+$/, "");

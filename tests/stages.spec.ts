@@ -72,8 +72,7 @@ test("all at once is the user's own, with a line of why; the toe further back an
 });
 
 test("a visit for the toe alone: ten minutes on the day, heels left, the due day stays", async ({ page }) => {
-  await openDemo(page);
-  await page.goto("/horses/demo-yard-1-horse-4");
+  await openDemo(page, "/horses/demo-yard-1-horse-4");
   const due = await page.getByRole("region", { name: "Next due" }).locator(".due-day").textContent();
   await page.getByRole("button", { name: "Toe only today" }).click();
   await expect(page.getByRole("button", { name: "Toe only today" })).toHaveCount(0);

@@ -189,8 +189,7 @@ test("the plan is put into the owner's note and stands at the sign-off", async (
 test("months ahead: eight intervals with this foot's own growth, shod and bare; another interval is one tap", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.goto("/horses/demo-yard-8-horse-1");
+  await openDemo(page, "/horses/demo-yard-8-horse-1");
   await page.getByRole("region", { name: "Visits" }).getByRole("link").first().click();
   await page.waitForURL(/\/visits\//);
   const visit = /\/visits\/([^/?]+)/.exec(page.url())?.[1] ?? "";

@@ -1,3 +1,4 @@
+import { Chip } from "~app/ui/Chip";
 interface ChoiceProps<Value extends string> {
   label: string;
   options: readonly Value[];
@@ -14,15 +15,14 @@ export function Choice<Value extends string>({ label, options, value, onChoose, 
       <span className="choice-label">{label}</span>
       <span className="choice-options">
         {options.map((option) => (
-          <button
+          <Chip
             key={option}
-            type="button"
-            className={`choice-option${option === usual ? " choice-usual" : ""}`}
-            aria-pressed={option === value}
+            className={option === usual ? "chip-usual" : ""}
+            on={option === value}
             onClick={() => onChoose(option === value ? undefined : option)}
           >
             {option}
-          </button>
+          </Chip>
         ))}
       </span>
     </div>

@@ -13,6 +13,9 @@ export function antTheme(name: ThemeName): ThemeConfig {
       colorPrimary: tokens.verdigris,
       colorInfo: tokens.verdigris,
       colorLink: tokens.verdigris,
+      // Derived ones are darker on dark, lighter on light: words under a pointer stay as readable as the others.
+      colorLinkHover: tokens.verdigris,
+      colorLinkActive: tokens.verdigris,
       colorError: tokens.ember,
       colorWarning: tokens.brass,
       colorSuccess: tokens.verdigris,

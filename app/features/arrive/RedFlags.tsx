@@ -1,3 +1,4 @@
+import { Chip } from "~app/ui/Chip";
 import { useEdits } from "~app/ui/useEdits";
 import { RED_FLAG_NAMES, RED_FLAGS, type RedFlag } from "~core/caution/redFlags";
 import type { Visit } from "~core/record/visit";
@@ -20,15 +21,14 @@ export function RedFlags({ visit }: { visit: Visit }) {
       <p className="quiet">Tap what is so. Nothing tapped means nothing seen.</p>
       <div className="red-flag-list">
         {RED_FLAG_NAMES.map((flag) => (
-          <button
+          <Chip
             key={flag}
-            type="button"
-            className="red-flag"
-            aria-pressed={visit.flags[flag] !== undefined}
+            className="chip-flag"
+            on={visit.flags[flag] !== undefined}
             onClick={() => toggle(flag)}
           >
             {RED_FLAGS[flag]}
-          </button>
+          </Chip>
         ))}
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { LessMore } from "~app/ui/LessMore";
 import { Button } from "antd";
 import { useState } from "react";
 import { Fractions } from "~app/ui/Fractions";
@@ -88,23 +89,15 @@ export function LogShoe({ job, steelOf, today, anvil, heats, onKept }: LogShoePr
   const row = (name: keyof typeof by, label: string) => (
     <div className="log-row">
       <span>{label}</span>
-      <button
-        type="button"
-        aria-label={`${label}: less`}
-        onClick={() => setBy((now) => ({ ...now, [name]: now[name] - 1 }))}
+      <LessMore
+        less={`${label}: less`}
+        more={`${label}: more`}
+        onStep={(direction) => setBy((now) => ({ ...now, [name]: now[name] + direction }))}
       >
-        −
-      </button>
-      <b>
-        <Fractions text={wording.length(came[name])} />
-      </b>
-      <button
-        type="button"
-        aria-label={`${label}: more`}
-        onClick={() => setBy((now) => ({ ...now, [name]: now[name] + 1 }))}
-      >
-        +
-      </button>
+        <b>
+          <Fractions text={wording.length(came[name])} />
+        </b>
+      </LessMore>
     </div>
   );
   return (

@@ -1,3 +1,4 @@
+import { Tap } from "~app/ui/Tap";
 import { TextButton } from "~app/ui/TextButton";
 import { useState } from "react";
 import { useNavigate } from "react-router";
@@ -36,14 +37,14 @@ export function Happened({ horse, today }: { horse: Horse; today: string }) {
       <div className="happened-taps">
         {kind
           ? LIMBS.map((limb) => (
-              <button key={limb} type="button" className="tap" onClick={() => void log(limb)}>
+              <Tap key={limb} onClick={() => void log(limb)}>
                 {wording.limb(limb)}
-              </button>
+              </Tap>
             ))
           : CALL_KINDS.map((one) => (
-              <button key={one} type="button" className="tap" onClick={() => setKind(one)}>
+              <Tap key={one} onClick={() => setKind(one)}>
                 {one}
-              </button>
+              </Tap>
             ))}
         {kind && <TextButton onClick={() => setKind(undefined)}>Back</TextButton>}
       </div>

@@ -1,3 +1,4 @@
+import { Tap } from "~app/ui/Tap";
 import { TextButton } from "~app/ui/TextButton";
 import { PickOne } from "~app/ui/PickOne";
 import { useState } from "react";
@@ -216,24 +217,20 @@ export function ReadStage(context: StageContext) {
                     <Fractions text={awaitedInWords(find, visit.date, wording)} />
                   </p>
                   <span className="find-answers">
-                    <button
-                      type="button"
-                      className="tap"
+                    <Tap
                       onClick={() =>
                         void save(edit(["finds", find.id], seenAgain(find), "find, still there"))
                       }
                     >
                       Still there
-                    </button>
-                    <button
-                      type="button"
-                      className="tap"
+                    </Tap>
+                    <Tap
                       onClick={() =>
                         void save(edit(["finds", find.id], { ...find.latest, gone: true }, "find, gone"))
                       }
                     >
                       Grown out or healed
-                    </button>
+                    </Tap>
                   </span>
                 </li>
               ))}

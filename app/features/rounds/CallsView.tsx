@@ -1,3 +1,4 @@
+import { Tap } from "~app/ui/Tap";
 import { Select } from "antd";
 import dayjs from "dayjs";
 import { useEffect, useState } from "react";
@@ -149,7 +150,7 @@ function CallRow({ call, row, rows, settings, shoes, today }: CallRowProps) {
               .slice(0, OFFERED)
               .map((one) => (
                 <li key={`${one.date}${one.after?.id ?? ""}`}>
-                  <button type="button" className="tap" onClick={() => fit(one)}>
+                  <Tap onClick={() => fit(one)}>
                     <span>
                       {one.date === today ? "Today" : dayjs(one.date).format("dddd")} {one.at}
                     </span>
@@ -158,7 +159,7 @@ function CallRow({ call, row, rows, settings, shoes, today }: CallRowProps) {
                         ? "you are there anyway"
                         : `${one.after ? `after ${one.after.name}` : "first"}, +${minutesInWords(Math.round(one.drive))} road`}
                     </span>
-                  </button>
+                  </Tap>
                 </li>
               ))}
           </ul>

@@ -1,3 +1,4 @@
+import { Chip } from "~app/ui/Chip";
 import { Input } from "antd";
 import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
@@ -44,11 +45,9 @@ export function Answers({ visit, file, limb }: StageContext) {
         {ANSWERS.map((one) => {
           const on = now?.seen.includes(one) ?? false;
           return (
-            <button
+            <Chip
               key={one}
-              type="button"
-              className="choice-option"
-              aria-pressed={on}
+              on={on}
               onClick={() =>
                 void save(
                   keep(
@@ -59,7 +58,7 @@ export function Answers({ visit, file, limb }: StageContext) {
               }
             >
               {one}
-            </button>
+            </Chip>
           );
         })}
       </div>

@@ -1,3 +1,4 @@
+import { Chip } from "~app/ui/Chip";
 import { TextButton } from "~app/ui/TextButton";
 import { Button } from "antd";
 import { useState } from "react";
@@ -81,15 +82,14 @@ export function HotFits({ context, shoeing }: { context: StageContext; shoeing: 
           <div>
             <div className="nail-words" role="group" aria-label="What touched">
               {PRINTS.map((one) => (
-                <button
+                <Chip
                   key={one}
-                  type="button"
-                  className={`chip print-chip print-${one}`}
-                  aria-pressed={brush === one}
+                  className={`print-chip print-${one}`}
+                  on={brush === one}
                   onClick={() => setBrush(one)}
                 >
                   {one}
-                </button>
+                </Chip>
               ))}
             </div>
             <p className="quiet">Choose what touched, then tap where.</p>

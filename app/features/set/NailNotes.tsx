@@ -1,3 +1,4 @@
+import { Chip } from "~app/ui/Chip";
 import { PickOne } from "~app/ui/PickOne";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
@@ -37,16 +38,15 @@ export function NailNotes({ shoeing, nail, onChoose }: NailNotesProps) {
     <section className="nail-notes" aria-label="Nail notes">
       <div className="nail-words" role="group" aria-label="Nails">
         {names.map((name) => (
-          <button
+          <Chip
             key={name}
-            type="button"
-            className="chip nail-chip"
-            aria-pressed={name === current}
+            className="nail-chip"
+            on={name === current}
             data-noted={nails[name]?.note !== undefined}
             onClick={() => onChoose(name)}
           >
             {called(name)}
-          </button>
+          </Chip>
         ))}
       </div>
       {current && (
@@ -54,15 +54,13 @@ export function NailNotes({ shoeing, nail, onChoose }: NailNotesProps) {
           <b>Nail {called(current)}</b>
           <div className="nail-words">
             {NAIL_NOTES.map((note) => (
-              <button
+              <Chip
                 key={note}
-                type="button"
-                className="chip"
-                aria-pressed={nails[current]?.note === note}
+                on={nails[current]?.note === note}
                 onClick={() => put({ note: nails[current]?.note === note ? undefined : note })}
               >
                 {note}
-              </button>
+              </Chip>
             ))}
           </div>
           <label className="spec-field">

@@ -1,3 +1,4 @@
+import { Chip } from "~app/ui/Chip";
 import { useWording } from "~app/ui/useWording";
 import { CLIP_PLACES } from "~core/shoe/specification";
 import type { Shoeing } from "~app/stage/useShoe";
@@ -12,17 +13,15 @@ export function ClipChips({ label, shoeing }: { label: string; shoeing: Shoeing 
       {CLIP_PLACES.map((place) => {
         const on = spec.clips.includes(place);
         return (
-          <button
+          <Chip
             key={place}
-            type="button"
-            className="chip"
-            aria-pressed={on}
+            on={on}
             onClick={() =>
               put({ clips: CLIP_PLACES.filter((one) => (one === place ? !on : spec.clips.includes(one))) })
             }
           >
             {wording.inOwnWords(place)}
-          </button>
+          </Chip>
         );
       })}
     </div>

@@ -1,3 +1,4 @@
+import { LessMore } from "~app/ui/LessMore";
 import { TextButton } from "~app/ui/TextButton";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
@@ -41,15 +42,15 @@ export function SetNumbers({ shoeing }: { shoeing: Shoeing }) {
         return (
           <div key={key} className="set-number">
             <span>{name}</span>
-            <button type="button" aria-label={`${name}: less`} onClick={() => step(key, -0.5)}>
-              −
-            </button>
-            <b className="set-value">
-              <Fractions text={shown} />
-            </b>
-            <button type="button" aria-label={`${name}: more`} onClick={() => step(key, 0.5)}>
-              +
-            </button>
+            <LessMore
+              less={`${name}: less`}
+              more={`${name}: more`}
+              onStep={(direction) => step(key, direction * 0.5)}
+            >
+              <b className="set-value">
+                <Fractions text={shown} />
+              </b>
+            </LessMore>
           </div>
         );
       })}

@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { lastBackup } from "~app/data/backupNote";
 import { session } from "~app/data/session";
-import { firstSteps, type FirstDayState, type FirstStep } from "./firstDay";
+import { firstSteps, type FirstDayState, type FirstStep } from "./firstSteps";
 import "./firstDay.css";
 
 /** Noted once somebody has put the path away. */

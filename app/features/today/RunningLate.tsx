@@ -1,3 +1,4 @@
+import { Tap } from "~app/ui/Tap";
 import { TextButton } from "~app/ui/TextButton";
 import { useState } from "react";
 import type { DayPlan } from "~core/cycle/dayPlan";
@@ -28,9 +29,9 @@ export function RunningLate({ plan }: { plan: DayPlan }) {
         <p className="late-steps">
           <span>How much?</span>
           {STEPS.map((minutes) => (
-            <button key={minutes} type="button" className="tap" onClick={() => put(minutes)}>
+            <Tap key={minutes} onClick={() => put(minutes)}>
               {minutes} min
-            </button>
+            </Tap>
           ))}
           <TextButton onClick={() => setOpen(false)}>Not late</TextButton>
         </p>

@@ -1,3 +1,4 @@
+import { LessMore } from "~app/ui/LessMore";
 import { NumberInput } from "~app/ui/NumberInput";
 import { useId } from "react";
 import { Fractions } from "~app/ui/Fractions";
@@ -46,21 +47,21 @@ export function Taken({ bench, cut }: { bench: Bench; cut: CutName }) {
   return (
     <div className="taken" data-past={past > 0.01}>
       <span className="quiet">taken</span>
-      <button type="button" aria-label={`Less taken at the ${name}`} onClick={() => step(-cutStep(wording))}>
-        −
-      </button>
-      <NumberInput
-        label={`Taken at the ${name}`}
-        placeholder="–"
-        view={{ text, issue }}
-        saidBy={issue || past > 0.01 ? `${ids}-said` : undefined}
-        onType={(next) => type("mm", next)}
-        onSettle={() => settle("mm")}
-      />
-      <span className="quiet">{wording.unit}</span>
-      <button type="button" aria-label={`More taken at the ${name}`} onClick={() => step(cutStep(wording))}>
-        +
-      </button>
+      <LessMore
+        less={`Less taken at the ${name}`}
+        more={`More taken at the ${name}`}
+        onStep={(direction) => step(direction * cutStep(wording))}
+      >
+        <NumberInput
+          label={`Taken at the ${name}`}
+          placeholder="–"
+          view={{ text, issue }}
+          saidBy={issue || past > 0.01 ? `${ids}-said` : undefined}
+          onType={(next) => type("mm", next)}
+          onSettle={() => settle("mm")}
+        />
+        <span className="quiet">{wording.unit}</span>
+      </LessMore>
       {issue && (
         <p className="ember" role="alert" id={`${ids}-said`}>
           {issue.message}

@@ -1,5 +1,5 @@
 import { expect, test } from "@jest/globals";
-import { firstSteps, type FirstDayState } from "./firstDay";
+import { firstSteps, type FirstDayState } from "./firstSteps";
 
 const nothing: FirstDayState = { measured: false, backedUp: false };
 const horse = { id: "h", name: "Wren" };
