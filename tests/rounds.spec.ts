@@ -191,6 +191,23 @@ test("a search that is stopped leaves its best plan as a proposal; left as it wa
   await expect(page.getByRole("region", { name: "No day yet" })).toContainText("Larkspur");
 });
 
+test("by keyboard: Enter opens a horse, the days stand next, Escape leads back to it", async ({ page }) => {
+  await openDemo(page, "/rounds");
+  const larkspur = horse(page, "Larkspur");
+  await larkspur.focus();
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/^Window /)).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByText(/^Window /)).toBeHidden();
+  await expect(larkspur).toBeFocused();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Tab");
+  await expect(page.getByRole("link", { name: "Larkspur" })).toBeFocused();
+  await page.keyboard.press("Tab");
+  await page.keyboard.press("Enter");
+  await expect(horse(day(page, "Tue 24 Nov"), "Larkspur")).toBeVisible();
+});
+
 test("two that go together are tied on the form, planned on one day and moved as one", async ({ page }) => {
   await openDemo(page, "/horses");
   await page.getByRole("link", { name: /Larkspur/ }).click();

@@ -107,6 +107,29 @@ test("a setting that the store refused stays as it was chosen, and is kept with 
   }
 });
 
+test("a form opened again shows what the store refused, and a second change of it is no conflict with the first", async ({
+  page,
+}) => {
+  const rename = async (to: string) => {
+    await page.getByRole("textbox", { name: "Name", exact: true }).fill(to);
+    await page.getByRole("button", { name: "Keep" }).click();
+  };
+  await openDemo(page, `/horses/${BRAMBLE}/edit`);
+  await full(page);
+  await rename("Bracken");
+  await expect(page.getByRole("alert").first()).toContainText("Not kept yet");
+  await page.getByRole("link", { name: "Horses" }).click();
+  await page.getByRole("link", { name: /^Feet of Bracken/ }).click();
+  await page.getByRole("link", { name: "Change" }).click();
+  await expect(page.getByRole("textbox", { name: "Name", exact: true })).toHaveValue("Bracken");
+  await roomAgain(page);
+  await rename("Briar");
+  await expect(page.getByRole("heading", { level: 1, name: "Briar" })).toBeVisible();
+  await expect(page.getByRole("dialog")).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole("heading", { level: 1, name: "Briar" })).toBeVisible();
+});
+
 test("a field of the days keeps what was typed while the store refuses, and can be taken back", async ({
   page,
 }) => {

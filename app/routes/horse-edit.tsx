@@ -2,6 +2,7 @@ import { data } from "react-router";
 import { readHorseFile, readHorsesAndYards } from "~app/data/queries";
 import { HorseForm } from "~app/features/horse-form/HorseForm";
 import { todayHere } from "~app/ui/days";
+import { useRecords } from "~app/ui/useRecords";
 import type { Route } from "./+types/horse-edit";
 
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
@@ -13,5 +14,6 @@ export async function clientLoader({ params }: Route.ClientLoaderArgs) {
 }
 
 export default function HorseEditRoute({ loaderData }: Route.ComponentProps) {
-  return <HorseForm key={loaderData.horse.id} {...loaderData} />;
+  const records = useRecords(loaderData);
+  return <HorseForm key={records.horse.id} {...records} />;
 }

@@ -2,7 +2,7 @@ import { TextButton } from "~app/ui/TextButton";
 import { useDraggable } from "@dnd-kit/core";
 import { Popover, TimePicker } from "antd";
 import dayjs from "dayjs";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { todayHere } from "~app/ui/days";
 import { useWording } from "~app/ui/useWording";
@@ -26,6 +26,7 @@ interface ChipProps {
 export function JobChip({ job, date, begins, hand }: ChipProps) {
   const { horse, minutes } = job;
   const [open, setOpen] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   const carried: Dragged = { horses: [horse.id], name: horse.name, from: date };
   const pinned = job.coming?.pinned === true && date !== undefined;
   const { setNodeRef, listeners, attributes, isDragging } = useDraggable({
@@ -39,6 +40,7 @@ export function JobChip({ job, date, begins, hand }: ChipProps) {
   return (
     <li ref={setNodeRef} className={`job-chip${isDragging ? " job-gone" : ""}`}>
       <button
+        ref={button}
         type="button"
         {...listeners}
         {...attributes}
@@ -72,7 +74,13 @@ export function JobChip({ job, date, begins, hand }: ChipProps) {
           trigger="click"
           placement="bottomLeft"
           content={
-            <JobFacts {...{ job, date, hand, ...(begins && { begins }) }} onDone={() => setOpen(false)} />
+            <JobFacts
+              {...{ job, date, hand, ...(begins && { begins }) }}
+              onDone={() => {
+                setOpen(false);
+                button.current?.focus();
+              }}
+            />
           }
         >
           <span className="job-open" {...listeners} />
@@ -97,6 +105,9 @@ function lateness(
 
 function JobFacts({ job, date, begins, hand, onDone }: ChipProps & { onDone: () => void }) {
   const wording = useWording();
+  const facts = useRef<HTMLDivElement>(null);
+  // The keyboard goes on among them.
+  useEffect(() => facts.current?.focus({ preventScroll: true }), []);
   const { horse, yard, last, minutes } = job;
   const pinned = job.coming?.pinned === true;
   const vet = vetOn(job, date);
@@ -104,7 +115,14 @@ function JobFacts({ job, date, begins, hand, onDone }: ChipProps & { onDone: () 
   const beside = hand.companions(job);
   const day = (on: string) => dayjs(on).format("ddd D MMM");
   return (
-    <div className="job-facts">
+    <div
+      className="job-facts"
+      ref={facts}
+      role="group"
+      aria-label={horse.name}
+      tabIndex={-1}
+      onKeyDown={({ key }) => key === "Escape" && onDone()}
+    >
       <p>
         <Link className="link strong" to={`/horses/${horse.id}`}>
           {horse.name}

@@ -54,7 +54,10 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
     // A finger that moves at once is scrolling.
     useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 6 } }),
-    useSensor(KeyboardSensor),
+    // The space bar takes a horse up; Enter opens it, as it does any button.
+    useSensor(KeyboardSensor, {
+      keyboardCodes: { start: ["Space"], cancel: ["Escape"], end: ["Space", "Enter"] },
+    }),
   );
   const keep = (next: Placed, label: string) => {
     const edits = placedEdits(plan, next, () => crypto.randomUUID(), label);
