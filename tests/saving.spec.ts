@@ -115,6 +115,7 @@ test("a form opened again shows what the store refused, and a second change of i
     await page.getByRole("button", { name: "Keep" }).click();
   };
   await openDemo(page, `/horses/${BRAMBLE}/edit`);
+  await expect(page.getByRole("textbox", { name: "Name", exact: true })).toBeVisible();
   await full(page);
   await rename("Bracken");
   await expect(page.getByRole("alert").first()).toContainText("Not kept yet");
