@@ -1,4 +1,5 @@
 import { Chip } from "~app/ui/Chip";
+
 interface ChoiceProps<Value extends string> {
   label: string;
   options: readonly Value[];
