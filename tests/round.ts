@@ -5,6 +5,7 @@ import {
   type BrowserContext,
   type BrowserContextOptions,
   type Page,
+  type TestInfo,
 } from "@playwright/test";
 import { chooseDemo, copyProfile } from "./stores";
 
@@ -37,7 +38,7 @@ export const test = base.extend<OwnBrowsers>({
     }
   },
   context: async ({ another }, use) => use(await another()),
-  page: async ({ context, baseURL }, use) => {
+  page: async ({ context, baseURL }, use, info) => {
     const page = context.pages()[0] ?? (await context.newPage());
     const strangers: string[] = [];
     const crashes: string[] = [];
@@ -57,10 +58,26 @@ export const test = base.extend<OwnBrowsers>({
       return reload(...how);
     };
     await use(page);
+    if (info.status !== info.expectedStatus) await sayWhatStands(page, info, crashes);
     expect(strangers, "requests to other origins").toEqual([]);
     expect(crashes, "errors on the page").toEqual([]);
   },
 });
+
+/** What a failed test was looking at, for whoever has only the words it printed. */
+async function sayWhatStands(page: Page, info: TestInfo, crashes: readonly string[]): Promise<void> {
+  const words = await page
+    .locator("body")
+    .innerText({ timeout: 5000 })
+    .catch((error: unknown) => `nothing could be read: ${String(error)}`);
+  console.log(
+    [
+      `After ${Math.round(info.duration / 1000)} s of "${info.title}" the page stood at ${page.url()}:`,
+      words.replace(/\s+/g, " ").slice(0, 1500),
+      ...crashes.map((crash) => `It had crashed: ${crash}`),
+    ].join("\n"),
+  );
+}
 
 /**
  * Until what was sent has been kept: no hand types an address within the milliseconds that this takes, and a new page

@@ -1,4 +1,5 @@
-import { useLocation, useNavigate, useNavigation, useSearchParams } from "react-router";
+import { useSearchParams } from "react-router";
+import { useHeading } from "./useHeading";
 
 /**
  * Which of a stage's views the address names, and the way to another one; `otherwise` while it names none. The other view
@@ -10,19 +11,14 @@ export function useView<View extends string>(
   otherwise: View,
 ): { view: View; show: (next: View) => void } {
   const [search] = useSearchParams();
-  const navigate = useNavigate();
-  const here = useLocation();
-  const heading = useNavigation().location ?? here;
+  const { heading, go } = useHeading();
   const asked = search.get("view");
   return {
     view: asked !== null && asked in views ? (asked as View) : otherwise,
     show: (next) => {
-      const changed = new URLSearchParams(heading.search);
-      changed.set("view", next);
-      void navigate(
-        { pathname: heading.pathname, search: `?${changed.toString()}` },
-        { replace: true, preventScrollReset: true },
-      );
+      const to = new URL(heading());
+      to.searchParams.set("view", next);
+      go(to, { replace: true, preventScrollReset: true });
     },
   };
 }

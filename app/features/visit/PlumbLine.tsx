@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import type { StageContext } from "~app/stage/stageContext";
 import { Mark } from "~app/ui/Mark";
 import { stageDone } from "~core/visit/progress";
 import type { VisitFoot } from "~core/visit/visitFoot";
@@ -11,13 +12,12 @@ interface PlumbLineProps {
   stage: Stage;
   limb: Limb;
   feet: Record<Limb, VisitFoot>;
-  /** Told at once which stage was chosen: a foot chosen before it has opened is chosen there. */
-  onGo: (stage: Stage) => void;
+  goTo: StageContext["goTo"];
   children: React.ReactNode;
 }
 
 /** The spine of a visit: nine knots on a line, the bob at the present one, a dot a foot. */
-export function PlumbLine({ visit, stage, limb, feet, onGo, children }: PlumbLineProps) {
+export function PlumbLine({ visit, stage, limb, feet, goTo, children }: PlumbLineProps) {
   const here = STAGES.indexOf(stage);
   return (
     <nav className="plumb-rail" aria-label="Stages of the visit">
@@ -32,7 +32,12 @@ export function PlumbLine({ visit, stage, limb, feet, onGo, children }: PlumbLin
             <li key={one} className={`knot knot-${place}`}>
               <Link
                 to={`/visits/${visit.id}/${one}?foot=${limb}`}
-                onClick={() => onGo(one)}
+                onClick={(event) => {
+                  // With a key held the browser opens it elsewhere, as for every link.
+                  if (event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return;
+                  event.preventDefault();
+                  goTo({ stage: one });
+                }}
                 aria-current={place === "here" ? "step" : undefined}
                 aria-label={`${STAGE_NAMES[one]}, ${done.length} of 4 feet`}
               >

@@ -1,19 +1,12 @@
-import { useEffect, useMemo, useRef } from "react";
-import {
-  Link,
-  Outlet,
-  useNavigate,
-  useNavigation,
-  useParams,
-  useRouteLoaderData,
-  useSearchParams,
-} from "react-router";
+import { useMemo, useRef } from "react";
+import { Link, Outlet, useParams, useRouteLoaderData, useSearchParams } from "react-router";
 import { feetAt } from "~app/data/footAt";
 import type { HorseFile } from "~app/data/queries";
 import type { Round } from "~app/data/session";
 import { shortDay } from "~app/ui/days";
 import { RoundNote } from "~app/ui/Frame";
 import { SaveLine } from "~app/ui/SaveLine";
+import { useHeading } from "~app/ui/useHeading";
 import { useNarrow } from "~app/ui/useNarrow";
 import { useShortcuts } from "~app/ui/useShortcuts";
 import { daysBetween } from "~core/calendar/date";
@@ -41,25 +34,28 @@ const SWIPE_PX = 70;
 export function VisitShell({ visit, file, today }: ShellProps) {
   const params = useParams();
   const [search] = useSearchParams();
-  const navigate = useNavigate();
   const narrow = useNarrow();
   const round = (useRouteLoaderData("root") as { round: Round } | undefined)?.round ?? "own";
   const stage = STAGES.find((one) => one === params["stage"]) ?? "arrive";
   const { order } = footOrder(visit.soreFoot);
   const limb = order.find((one) => one === search.get("foot")) ?? order[0] ?? "LF";
   const nextFoot = order[order.indexOf(limb) + 1];
-  // Where the last key led: the next one goes on from there, even before the screen has followed.
-  const heading = useRef({ stage, limb });
-  const arrived = useNavigation().state === "idle";
-  useEffect(() => {
-    if (arrived) heading.current = { stage, limb };
-  }, [arrived, stage, limb]);
+  const { heading, go } = useHeading();
+  const addressOf = (one: Stage) => `/visits/${visit.id}/${one}`;
+  // Where the last press led: the next one goes on from there, even before the screen has followed.
+  const asked = () => {
+    const { pathname, searchParams } = heading();
+    return {
+      stage: STAGES.find((one) => pathname === addressOf(one)) ?? stage,
+      limb: order.find((one) => one === searchParams.get("foot")) ?? limb,
+    };
+  };
   const goTo: StageContext["goTo"] = (place) => {
-    heading.current = { ...heading.current, ...place };
-    void navigate(`/visits/${visit.id}/${heading.current.stage}?foot=${heading.current.limb}`);
+    const to = { ...asked(), ...place };
+    go(new URL(`${addressOf(to.stage)}?foot=${to.limb}`, location.href));
   };
   const step = (by: 1 | -1) => {
-    const next = STAGES[STAGES.indexOf(heading.current.stage) + by];
+    const next = STAGES[STAGES.indexOf(asked().stage) + by];
     if (next) goTo({ stage: next });
   };
   useShortcuts({
@@ -94,15 +90,7 @@ export function VisitShell({ visit, file, today }: ShellProps) {
   const day = last && daysBetween(last.date, visit.status === "planned" ? today : visit.date);
   return (
     <div className="visit">
-      <PlumbLine
-        visit={visit}
-        stage={stage}
-        limb={limb}
-        feet={feet}
-        onGo={(next) => {
-          heading.current = { ...heading.current, stage: next };
-        }}
-      >
+      <PlumbLine visit={visit} stage={stage} limb={limb} feet={feet} goTo={goTo}>
         <SaveLine />
         <RoundNote round={round} />
       </PlumbLine>
