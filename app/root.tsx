@@ -11,7 +11,7 @@ import {
   useRevalidator,
 } from "react-router";
 import { unitToggle } from "~core/record/unitToggle";
-import { knowStore } from "./data/edits";
+import { knowStore } from "./data/knowStore";
 import { besideStore, noteHeld } from "./data/held";
 import { readSettings } from "./data/queries";
 import { readsOnly } from "./ui/readsOnly";
@@ -147,6 +147,7 @@ function Application() {
 function keepByItself(): () => void {
   const keep = () => {
     void loadDialogs();
+    void import("./data/edits");
     void import("./data/backups")
       .then(({ keepBackedUp }) => keepBackedUp())
       .catch((error: unknown) => console.warn("No backup by itself:", error))

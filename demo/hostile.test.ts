@@ -6,12 +6,14 @@ import { blankVisit } from "~core/record/visit";
 import { PATTERN_LAYERS } from "~core/forge/pattern/pattern";
 import { patternDxf } from "~core/forge/pattern/dxf";
 import { patternSvg } from "~core/forge/pattern/svg";
-import { makeBackup, readBackup, writeBackup } from "~core/record/backup";
+import { makeBackup, writeBackup } from "~core/record/backupText";
+import { readBackup } from "~core/record/backup";
 import { dueCalendar } from "~core/record/calendar";
 import { readingsCsv } from "~core/record/csv";
 import { nailsCsv, sizesCsv } from "~core/record/sizesCsv";
 import { rowsCsv } from "~core/record/tablesCsv";
-import { TABLE_NAMES, TABLES, type Records } from "~core/record/tables";
+import { TABLE_NAMES, type Records } from "~core/record/tables";
+import { TABLES } from "~core/record/schemas";
 import { makeDemoRound } from "./generate";
 
 /** What somebody might type, paste or be sent so that a program that opens a file does what it should not. */

@@ -1,7 +1,7 @@
 import { afterAll, beforeEach, describe, expect, test } from "@jest/globals";
 import { caseOf } from "~core/case/case.fixture";
 import type { Edit } from "~core/record/edit";
-import { makeBackup } from "~core/record/backup";
+import { makeBackup } from "~core/record/backupText";
 import type { Records } from "~core/record/tables";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { GENERAL_NOISE } from "~core/repeatability/repeatability";

@@ -1,6 +1,5 @@
 import { z } from "zod";
-import { seenSchema, stamped, stampKey, type History, type Seen, type Stamp } from "~core/record/stamps";
-import type { TableName } from "~core/record/tables";
+import { seenSchema, type History, type Seen, type Stamp } from "~core/record/stamps";
 import type { Database } from "./database";
 
 /** This device as a store knows it: each filling of a store is a device of its own, and counts its acts. */
@@ -39,17 +38,6 @@ export async function nextAct(db: Database): Promise<Stamp> {
   const act = device.act + 1;
   await keepDevice(db, { ...device, act });
   return [device.id, act, Date.now()];
-}
-
-/** Notes which places of a row an act touched; inside its transaction, which writes `stamps`. */
-export async function stampRow(
-  db: Database,
-  { table, id }: { table: TableName; id: string },
-  change: { before: object | undefined; after: object | undefined },
-  act: Stamp,
-): Promise<void> {
-  const key = stampKey(table, id);
-  await db.stamps.put(stamped(table, change, (await db.stamps.get(key)) ?? { key }, act));
 }
 
 /** Calls this device by another name. */

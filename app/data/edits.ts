@@ -1,12 +1,14 @@
 import { applyEdit, undoOf, type Edit } from "~core/record/edit";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import type { Stamp } from "~core/record/stamps";
-import { LINKS, TABLES, type TableName } from "~core/record/tables";
+import { LINKS, type TableName } from "~core/record/tables";
+import { TABLES } from "~core/record/schemas";
 import { deleteDrafts, letGoOfDrafts } from "./drafts";
 import { session, type Change, type Conflict, type TakenDraft } from "./session";
 import { EPOCH } from "./database";
-import { knowDevice, nextAct, stampRow } from "./device";
+import { nextAct } from "./device";
 import { persistFirstRecord } from "./persist";
+import { stampRow } from "./stampRow";
 import { storageTrouble } from "./trouble";
 
 /** How saving ended; `tables` are those that were written. */
@@ -42,12 +44,6 @@ export const saveEdits = (edits: readonly Edit[], drafts: readonly TakenDraft[] 
     sayHow(saved);
     return saved;
   });
-
-/** Which filling of the store this tab shows: read once, when the page loads. */
-export async function knowStore(): Promise<void> {
-  session.epoch ??= { value: (await session.db.facts.get(EPOCH))?.value };
-  await knowDevice(session.db);
-}
 
 /** Sends what was refused once more. */
 export const retryRefused = (): Promise<Saved> =>

@@ -1,5 +1,5 @@
 import { startFiles } from "~app/workers/files";
-import type { Backup } from "~core/record/backup";
+import type { Backup } from "~core/record/backupText";
 import type { Edit } from "~core/record/edit";
 import { noteBackup } from "./backupNote";
 import { deviceOf } from "./device";

@@ -3,13 +3,14 @@ import type { Pick } from "~core/merge/place";
 import type { Clash } from "~core/merge/row";
 import { dayInWords, rowName, sayClash, type SaidClash } from "~core/merge/words";
 import { wordingFor } from "~core/foot/wording";
-import type { Backup } from "~core/record/backup";
+import type { Backup } from "~core/record/backupText";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import type { SetAside } from "~core/record/setAside";
 import type { History, Stamp } from "~core/record/stamps";
 import { TABLE_NAMES, type RecordOf, type TableName } from "~core/record/tables";
 import { EPOCH, type Database } from "./database";
-import { deviceOf, historyOf, keepKnown, nextAct, stampRow } from "./device";
+import { deviceOf, historyOf, keepKnown, nextAct } from "./device";
+import { stampRow } from "./stampRow";
 import { storedPicture } from "./pictureBytes";
 import { readRecords, type Report } from "./storeFiles";
 

@@ -1,4 +1,4 @@
-import { backupTail, rowText, tableText } from "~core/record/backup";
+import { backupTail, rowText, tableText } from "~core/record/backupText";
 import { TABLE_NAMES } from "~core/record/tables";
 import { pictureRow, type StoredPicture } from "./pictureBytes";
 

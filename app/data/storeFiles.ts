@@ -1,4 +1,4 @@
-import { backupHead, backupTail, rowText, tableText, type Backup } from "~core/record/backup";
+import { backupHead, backupTail, rowText, tableText, type Backup } from "~core/record/backupText";
 import type { Edit } from "~core/record/edit";
 import { overlaidRow } from "~core/record/overlay";
 import { DEFAULT_SETTINGS } from "~core/record/settings";

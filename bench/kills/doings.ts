@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import { RECORD_VERSION } from "../../core/record/migrations";
-import type { Backup } from "../../core/record/backup";
+import type { Backup } from "../../core/record/backupText";
 import type { Records } from "../../core/record/tables";
 import type { Vector } from "../../core/geometry/vector";
 import { photograph } from "../../tests/photoFile";

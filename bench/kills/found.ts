@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
-import { TABLE_NAMES, TABLES, type Records } from "../../core/record/tables";
+import { TABLE_NAMES, type Records } from "../../core/record/tables";
+import { TABLES } from "../../core/record/schemas";
 
 /** Something done at a place: noted before it is done; what it leaves, once that is known; when it was done with, ms. */
 export interface Act {

@@ -2,7 +2,8 @@
 // devices together or opens an older store, and looks at what is there afterwards: node --import tsx bench/kills/run.ts
 // [how many] [seed] [kind ...]. Wants a build and the stores of the tests.
 import { seededRandom } from "../../core/math/random";
-import { readBackup, writeBackup } from "../../core/record/backup";
+import { readBackup } from "../../core/record/backup";
+import { writeBackup } from "../../core/record/backupText";
 import { TABLE_NAMES, type Records } from "../../core/record/tables";
 import { serve } from "../../scripts/serve.mjs";
 import { PORT } from "../../playwright.config";

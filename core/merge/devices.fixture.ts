@@ -1,6 +1,7 @@
 import { applyEdit, type Edit } from "../record/edit";
 import { records } from "../record/records.fixture";
-import { stamped, stampKey, type History, type Stamp } from "../record/stamps";
+import { stamped } from "../record/places";
+import { stampKey, type History, type Stamp } from "../record/stamps";
 import { TABLE_NAMES, type Records } from "../record/tables";
 import { blankVisit } from "../record/visit";
 import { mergeSides, type Merged, type Side } from "./merge";

@@ -2,8 +2,8 @@ import { expect, test } from "@jest/globals";
 import { seededRandom, type Random } from "../math/random";
 import { sameValue, sorted } from "../record/edit";
 import { records } from "../record/records.fixture";
-import { placesOf } from "../record/stamps";
-import { TABLES } from "../record/tables";
+import { placesOf } from "../record/places";
+import { TABLES } from "../record/schemas";
 import { nothingRead } from "../foot/records/reading";
 import { contents, device, openVisit, pair, starting, toe, type Device } from "./devices.fixture";
 

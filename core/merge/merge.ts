@@ -1,7 +1,8 @@
 import { sameValue } from "../record/edit";
 import { stampKey, type History, type RowStamps, type Seen, type Stamp } from "../record/stamps";
 import type { Visit } from "../record/visit";
-import { LINKS, TABLE_NAMES, TABLES, type Records, type TableName } from "../record/tables";
+import { LINKS, TABLE_NAMES, type Records, type TableName } from "../record/tables";
+import { TABLES } from "../record/schemas";
 import type { Pick } from "./place";
 import { mergeRow, type Answer, type Clash, type Happened, type Question, type Row } from "./row";
 

@@ -1,14 +1,6 @@
 import { sameValue, valueAt, withValueAt } from "../record/edit";
-import {
-  emptyParts,
-  knows,
-  laterStamp,
-  placesOf,
-  stepsTo,
-  type RowStamps,
-  type Seen,
-  type Stamp,
-} from "../record/stamps";
+import { emptyParts, placesOf, stepsTo } from "../record/places";
+import { knows, laterStamp, type RowStamps, type Seen, type Stamp } from "../record/stamps";
 import type { TableName } from "../record/tables";
 import { compare, newer, stampAt, together, usualOf, type Held, type Pick } from "./place";
 

@@ -2,7 +2,7 @@ import type { Limb } from "../foot/limb";
 import { MEASURE_FACTS, type Measure } from "../foot/measures";
 import { sentenceCase, type Wording } from "../foot/wording";
 import { sayValue } from "../record/sayValue";
-import { stepsTo } from "../record/stamps";
+import { stepsTo } from "../record/places";
 import type { Records, TableName } from "../record/tables";
 import type { Held } from "./place";
 import type { Clash } from "./row";

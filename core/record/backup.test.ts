@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { makeBackup, readBackup, backupTail, MOST_BACKUP_BYTES, tooLarge } from "./backup";
+import { makeBackup, backupTail } from "./backupText";
+import { readBackup, MOST_BACKUP_BYTES, tooLarge } from "./backup";
 import { RECORD_VERSION } from "./migrations";
 import { file, records } from "./records.fixture";
 import type { Records } from "./tables";

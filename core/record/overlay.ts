@@ -1,5 +1,5 @@
 import { applyEdit, type Edit } from "./edit";
-import { TABLES, type TableName } from "./tables";
+import { isTable, type TableName } from "./tables";
 
 /** Rows by table, or one row by the name of what it is; anything else in the bag is left as it is. */
 const SINGLE: Readonly<Record<string, TableName>> = {
@@ -69,7 +69,7 @@ export function overlaid<Bag extends object>(bag: Bag, edits: readonly Edit[]): 
         const id = (value as Row | undefined)?.id ?? (bag as Record<string, unknown>)[`${key}Id`];
         const own = edits.filter((edit) => edit.table === single && (id === undefined || edit.id === id));
         if (own.length > 0) now = overlaidRow(value as Row | undefined, own) ?? value;
-      } else if (key in TABLES && Array.isArray(value)) {
+      } else if (isTable(key) && Array.isArray(value)) {
         const own = edits.filter(({ table }) => table === key);
         now = overlaidRows(value as Row[], own, isOurs);
       }

@@ -9,7 +9,7 @@ import { applyEdit, sameValue, undoOf, valueAt, withValueAt, type Edit } from ".
 import { horseSchema, isShod } from "./horse";
 import { planVisit, startVisit } from "./planVisit";
 import { DEFAULT_SETTINGS } from "./settings";
-import { TABLES } from "./tables";
+import { TABLES } from "./schemas";
 import { records } from "./records.fixture";
 import type { Visit } from "./visit";
 

@@ -1,4 +1,4 @@
-import { makeBackup, writeBackup } from "./backup";
+import { makeBackup, writeBackup } from "./backupText";
 import { nothingRead } from "../foot/records/reading";
 import { DEFAULT_SETTINGS } from "./settings";
 import { noRecords, type Records } from "./tables";

@@ -2,7 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import { z } from "zod";
 import { wordingFor } from "../foot/wording";
 import { quantityAt, sayValue } from "./sayValue";
-import { TABLES, type TableName } from "./tables";
+import { TABLES } from "./schemas";
+import type { TableName } from "./tables";
 
 const STYLE = { fraction: 16, leftRight: "left-right", side: "inside-outside" } as const;
 const mm = wordingFor({ unit: "mm", ...STYLE });

@@ -1,12 +1,17 @@
 import { describe, expect, test } from "@jest/globals";
 import { z } from "zod";
 import { DEFAULT_SETTINGS, settingsSchema } from "./settings";
-import { LINKS, noRecords, TABLE_NAMES, TABLES } from "./tables";
+import { LINKS, noRecords, TABLE_NAMES } from "./tables";
+import { TABLES } from "./schemas";
 import { visitSchema } from "./visit";
 import { readingSchema } from "../foot/records/reading";
 import { trimSchema, MOST_CUT_MM } from "../trim/trimRecord";
 
 describe("the tables of the records", () => {
+  test("every table has its name and its schema, in one order", () => {
+    expect(Object.keys(TABLES)).toEqual(TABLE_NAMES);
+  });
+
   test("every record carries its id, and refuses keys that it does not know", () => {
     for (const name of TABLE_NAMES) {
       const schema = z.toJSONSchema(TABLES[name], { io: "input" });

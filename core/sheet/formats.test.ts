@@ -4,7 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { describe, expect, test } from "@jest/globals";
 import { Ajv2020 } from "ajv/dist/2020";
-import { writeBackup, makeBackup } from "../record/backup";
+import { writeBackup, makeBackup } from "../record/backupText";
 import { records } from "../record/records.fixture";
 import { publishedSchemas } from "./formats";
 

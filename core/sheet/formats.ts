@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { RECORD_VERSION } from "../record/migrations";
 import { historySchema } from "../record/stamps";
-import { TABLE_NAMES, TABLES } from "../record/tables";
+import { TABLE_NAMES } from "../record/tables";
+import { TABLES } from "../record/schemas";
 import { VET_FILE_VERSION, vetFileSchema, vetReplySchema } from "./vetFile";
 
 /** A backup as this version writes it. */

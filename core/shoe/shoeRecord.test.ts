@@ -1,7 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
 import { ordinaryShoe } from "./specification";
 import { footPlace } from "../record/footRecords";
-import { makeBackup, readBackup, writeBackup } from "../record/backup";
+import { makeBackup, writeBackup } from "../record/backupText";
+import { readBackup } from "../record/backup";
 import { shoeSchema, type ShoeRecord } from "./shoeRecord";
 import { readNailsCsv, nailsCsv } from "../record/sizesCsv";
 import { EXAMPLE_NAILS } from "./nails";

@@ -5,7 +5,7 @@ import { footEdit, footPlace } from "../record/footRecords";
 import { applyEdit } from "../record/edit";
 import { readingSchema, type Moment, type Reading } from "../foot/records/reading";
 import { DEFAULT_SETTINGS } from "../record/settings";
-import { TABLES } from "../record/tables";
+import { TABLES } from "../record/schemas";
 import { blankVisit, type Visit } from "../record/visit";
 import { GENERAL_NOISE } from "../repeatability/repeatability";
 import { wordingFor } from "../foot/wording";

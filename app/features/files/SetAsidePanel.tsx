@@ -3,7 +3,7 @@ import { useWording } from "~app/ui/useWording";
 import { placeName } from "~core/merge/words";
 import { sayValue } from "~core/record/sayValue";
 import type { LeftValue, SetAside } from "~core/record/setAside";
-import { stepsTo } from "~core/record/stamps";
+import { stepsTo } from "~core/record/places";
 import { TABLE_NAMES, type TableName } from "~core/record/tables";
 
 /** What merges did not take: each value with what it belonged to, the device and the day. */
