@@ -1,5 +1,5 @@
 import { Input } from "antd";
-import { useId } from "react";
+import { memo, useId } from "react";
 import { useFields } from "~app/ui/useField";
 import { ok } from "~core/result";
 import type { Visit } from "~core/record/visit";
@@ -14,7 +14,7 @@ interface NoteFieldProps {
 }
 
 /** Free text in a visit, kept letter by letter. */
-export function NoteField({ visit, path, stored, label, hint }: NoteFieldProps) {
+export const NoteField = memo(function NoteField({ visit, path, stored, label, hint }: NoteFieldProps) {
   const id = useId();
   const blank = path.length > 1 ? undefined : "";
   const draftKey = `${visit.id}/${path.join("/")}`;
@@ -50,4 +50,4 @@ export function NoteField({ visit, path, stored, label, hint }: NoteFieldProps) 
       />
     </div>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import { TextButton } from "~app/ui/TextButton";
 import { useSettings } from "./useWording";
 import { useEdits } from "./useEdits";
@@ -11,7 +12,7 @@ interface CautionNoteProps {
 }
 
 /** A caution where its step is: said once in full, then one quiet line until something changes. */
-export function CautionNote({ caution, about }: CautionNoteProps) {
+export const CautionNote = memo(function CautionNote({ caution, about }: CautionNoteProps) {
   const settings = useSettings();
   const { save } = useEdits();
   const key = `${caution.id} ${about}`;
@@ -42,7 +43,7 @@ export function CautionNote({ caution, about }: CautionNoteProps) {
       </TextButton>
     </section>
   );
-}
+});
 
 const CautionLines = ({ caution }: { caution: Caution }) =>
   caution.lines.map((line) => <p key={line}>{line}</p>);

@@ -1,3 +1,4 @@
+import { useCallback } from "react";
 import { useSearchParams } from "react-router";
 import { useHeading } from "./useHeading";
 
@@ -13,12 +14,13 @@ export function useView<View extends string>(
   const [search] = useSearchParams();
   const { heading, go } = useHeading();
   const asked = search.get("view");
-  return {
-    view: asked !== null && asked in views ? (asked as View) : otherwise,
-    show: (next) => {
+  const show = useCallback(
+    (next: View) => {
       const to = new URL(heading());
       to.searchParams.set("view", next);
       go(to, { replace: true, preventScrollReset: true });
     },
-  };
+    [heading, go],
+  );
+  return { view: asked !== null && asked in views ? (asked as View) : otherwise, show };
 }

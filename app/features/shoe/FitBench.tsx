@@ -1,8 +1,9 @@
-import { Button, Segmented } from "antd";
-import { useMemo, useState } from "react";
+import { Button } from "antd";
+import { memo, useMemo, useState } from "react";
 import { SoleView } from "~app/drawing/SoleView";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
+import { ViewTabs } from "~app/ui/ViewTabs";
 import { halvesFrom, halvesInWords } from "~core/foot/parametric/halves";
 import { specDifferences } from "~core/shoe/specification";
 import { differencesInWords, specInWords } from "~core/shoe/specWords";
@@ -45,16 +46,7 @@ export function FitBench(props: ShoeViewProps) {
             <p className="fit-says">
               <Fractions text={specInWords(spec, wording)} />
             </p>
-            <Segmented
-              size="small"
-              aria-label="Scale of the drawing"
-              options={Object.entries(SCALES).map(([value, label]) => ({
-                value: value as keyof typeof SCALES,
-                label,
-              }))}
-              value={scale}
-              onChange={setScale}
-            />
+            <ViewTabs small label="Scale of the drawing" views={SCALES} view={scale} onShow={setScale} />
           </div>
           <div className="fit-drawing">
             <SoleView
@@ -127,25 +119,37 @@ export function FitBench(props: ShoeViewProps) {
       <div className="fit-side">
         <Checks {...props} />
         <BreakoverPanel {...props} />
-        <div className="trim-actions fit-onward">
-          <Button
-            type="primary"
-            size="large"
-            disabled={shoeing.open.some(({ impossible }) => impossible)}
-            onClick={() => goTo({ stage: "set" })}
-          >
-            On to Set
-          </Button>
-          {!bare && (
-            <Button size="large" onClick={() => show("sizes")}>
-              Ready-made
-            </Button>
-          )}
-        </div>
+        <Onward
+          stopped={shoeing.open.some(({ impossible }) => impossible)}
+          bare={bare}
+          goTo={goTo}
+          show={show}
+        />
       </div>
     </div>
   );
 }
+
+interface OnwardProps extends Pick<ShoeViewProps, "show">, Pick<ShoeViewProps["context"], "goTo"> {
+  stopped: boolean;
+  bare: boolean;
+}
+
+/** Drawn anew only when the way is stopped or free again, not with every step of a drag. */
+const Onward = memo(function Onward({ stopped, bare, goTo, show }: OnwardProps) {
+  return (
+    <div className="trim-actions fit-onward">
+      <Button type="primary" size="large" disabled={stopped} onClick={() => goTo({ stage: "set" })}>
+        On to Set
+      </Button>
+      {!bare && (
+        <Button size="large" onClick={() => show("sizes")}>
+          Ready-made
+        </Button>
+      )}
+    </div>
+  );
+});
 
 const signed = (grams: number): string => (grams > 0 ? `+${grams}` : grams < 0 ? `−${-grams}` : "0");
 

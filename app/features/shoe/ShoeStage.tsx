@@ -1,4 +1,3 @@
-import { Segmented } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 import { cautionsAt } from "~core/caution/cautions";
@@ -6,6 +5,7 @@ import { CautionNote } from "~app/ui/CautionNote";
 import { NoteField } from "~app/stage/NoteField";
 import type { StageContext } from "~app/stage/stageContext";
 import { useView } from "~app/ui/useView";
+import { ViewTabs } from "~app/ui/ViewTabs";
 import { Choose } from "./Choose";
 import { FitBench } from "./FitBench";
 import { ReadyMade } from "./ReadyMade";
@@ -13,6 +13,8 @@ import { SHOE_VIEWS, type ShoeView, type ShoeViewProps } from "./shoeView";
 import { useShoe } from "~app/stage/useShoe";
 import "~app/stage/shoe.css";
 import "./shoe.css";
+
+const NOTE = ["notes", "shoe"] as const;
 
 /** What goes on the foot: chosen with its reasons, fitted on the drawing, found in a table of ready-made ones. */
 export function ShoeStage(context: StageContext) {
@@ -25,13 +27,7 @@ export function ShoeStage(context: StageContext) {
   return (
     <div className="shoe-stage">
       <div className="shoe-ways">
-        <Segmented
-          className="way-tabs"
-          aria-label="Shoe"
-          options={Object.entries(SHOE_VIEWS).map(([value, label]) => ({ value: value as ShoeView, label }))}
-          value={view}
-          onChange={show}
-        />
+        <ViewTabs label="Shoe" views={SHOE_VIEWS} view={view} onShow={show} />
         <Link className="link" to={`/ground/${visit.id}/${context.limb}`}>
           On the ground
         </Link>
@@ -41,7 +37,7 @@ export function ShoeStage(context: StageContext) {
       {view === "sizes" && <ReadyMade {...shared} />}
       <NoteField
         visit={visit}
-        path={["notes", "shoe"]}
+        path={NOTE}
         stored={visit.notes.shoe ?? ""}
         label="Note on the shoeing"
         hint="What else is to be known about these shoes"

@@ -1,5 +1,5 @@
-import { Segmented } from "antd";
 import { useSearchParams } from "react-router";
+import { ViewTabs } from "~app/ui/ViewTabs";
 
 /** The ways to measure a foot; all of them fill the same reading. */
 export const WAYS = {
@@ -19,12 +19,11 @@ export const wayOf = (text: string | null): Way => (text !== null && text in WAY
 export function WayTabs({ way }: { way: Way }) {
   const [, setSearch] = useSearchParams();
   return (
-    <Segmented
-      className="way-tabs"
-      aria-label="How to measure"
-      options={Object.entries(WAYS).map(([value, label]) => ({ value: value as Way, label }))}
-      value={way}
-      onChange={(next) =>
+    <ViewTabs
+      label="How to measure"
+      views={WAYS}
+      view={way}
+      onShow={(next) =>
         setSearch(
           (now) => {
             const search = new URLSearchParams(now);

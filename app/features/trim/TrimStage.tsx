@@ -1,9 +1,9 @@
-import { Segmented } from "antd";
 import { useNarrow } from "~app/ui/useNarrow";
 import { cautionsAt } from "~core/caution/cautions";
 import { CautionNote } from "~app/ui/CautionNote";
 import type { StageContext } from "~app/stage/stageContext";
 import { useView } from "~app/ui/useView";
+import { ViewTabs } from "~app/ui/ViewTabs";
 import { CutSheet } from "./CutSheet";
 import { MonthsAhead } from "./MonthsAhead";
 import { PairAndHorse } from "./PairAndHorse";
@@ -22,13 +22,7 @@ export function TrimStage(context: StageContext) {
   return (
     <div className="trim-stage">
       <div className="trim-head">
-        <Segmented
-          className="way-tabs"
-          aria-label="Trim"
-          options={Object.entries(TRIM_VIEWS).map(([value, label]) => ({ value: value as TrimView, label }))}
-          value={view}
-          onChange={show}
-        />
+        <ViewTabs label="Trim" views={TRIM_VIEWS} view={view} onShow={show} />
         {view === "bench" && !narrow && <TrimLenses {...shared} />}
       </div>
       {view === "bench" && <TrimBench {...shared} />}
