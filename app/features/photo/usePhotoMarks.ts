@@ -17,7 +17,7 @@ import type { Result } from "~core/result";
 import type { StageContext } from "~app/stage/stageContext";
 import { draftsAt } from "~app/data/drafts";
 import { useDraftText } from "~app/ui/useField";
-import { readScaleLength } from "./scaleLength";
+import { readScaleLength } from "./readScaleLength";
 import { useHandle } from "~app/ui/useHandle";
 
 /** Names of the four corners and of the two ends of a scale, beside the view's own marks. */
