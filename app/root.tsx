@@ -143,11 +143,10 @@ function Application() {
   );
 }
 
-/** What is rarely wanted, but then at once, is fetched a while after the start; backups by themselves then and every hour. */
+/** What is rarely wanted, but then at once, is fetched a while after the start, and soon what keeps an edit; backups by themselves then and every hour. */
 function keepByItself(): () => void {
   const keep = () => {
     void loadDialogs();
-    void import("./data/edits");
     void import("./data/backups")
       .then(({ keepBackedUp }) => keepBackedUp())
       .catch((error: unknown) => console.warn("No backup by itself:", error))
@@ -157,9 +156,11 @@ function keepByItself(): () => void {
       .then(({ takeOutLoosePictures }) => takeOutLoosePictures())
       .catch((error: unknown) => console.warn("Loose pictures stay:", error));
   };
+  const soon = setTimeout(() => void import("./data/edits"), 1500);
   const first = setTimeout(keep, 8000);
   const again = setInterval(keep, 3_600_000);
   return () => {
+    clearTimeout(soon);
     clearTimeout(first);
     clearInterval(again);
   };

@@ -46,6 +46,8 @@ setup(
     await own.getByRole("link", { name: "Start with Bramble" }).click();
     await own.getByRole("button", { name: "Start the visit to Bramble" }).click();
     await expect(own.getByRole("button", { name: "On to Survey" })).toBeVisible();
+    // The screen shows it before the store has it.
+    await expect(own.getByRole("status")).toContainText("Kept");
     await keepVisit(before, await demoRows(own));
     await starting.close();
 
