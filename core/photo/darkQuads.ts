@@ -68,11 +68,7 @@ export function darkQuads(picture: GreyPicture, dark: Uint8Array): Corners[] {
       right = max(right, last);
     }
     if (right - left < LEAST_PX || count < 3 * LEAST_PX) continue;
-    const outline = runs.flatMap(({ row, first, last }): Vector[] => [
-      [first, row],
-      [last, row],
-    ]);
-    const hull = hullOf(outline);
+    const hull = hullOf(outlineOf(runs));
     const quad = largestQuad(hull);
     if (!quad) continue;
     const [area, hullArea] = [areaOf(quad), areaOf(hull)];
@@ -83,6 +79,18 @@ export function darkQuads(picture: GreyPicture, dark: Uint8Array): Corners[] {
     quads.push(quad);
   }
   return quads.sort((a, b) => areaOf(b) - areaOf(a)).slice(0, 24);
+}
+
+/** The first and the last pixel of each row of a place: no others can be corners of its hull. */
+function outlineOf(runs: readonly Run[]): Vector[] {
+  const outline: Vector[] = [];
+  for (let at = 0; at < runs.length;) {
+    const { row, first } = runs[at] as Run;
+    let last = first;
+    for (; runs[at]?.row === row; at++) last = max(last, (runs[at] as Run).last);
+    outline.push([first, row], [last, row]);
+  }
+  return outline;
 }
 
 /** Convex hull, clockwise on a screen. Source: Andrew 1979, monotone chain. */

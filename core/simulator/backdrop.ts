@@ -47,11 +47,14 @@ export function backdrop(
   for (let row = 0; row < height; row++) {
     const floor = standing && row > horizon;
     const shade = standing ? (floor ? 0.82 : 1.12) : 0.7;
+    let grain = 0;
     for (let column = 0; column < width; column++) {
-      const grain =
-        0.9 +
-        0.2 * hash(column >> 1, row >> 1, 7, seed) +
-        (floor ? 0.1 * hash(column >> 4, row >> 2, 3, seed) : 0);
+      // Each grain is two pixels wide.
+      if ((column & 1) === 0)
+        grain =
+          0.9 +
+          0.2 * hash(column >> 1, row >> 1, 7, seed) +
+          (floor ? 0.1 * hash(column >> 4, row >> 2, 3, seed) : 0);
       const line = boards ? 1 - clutter * boards(column, row) : 1;
       put(pixels, (row * width + column) * 4, GROUND, shade * grain * line);
     }

@@ -23,6 +23,8 @@ function bentAt(u: number, v: number, seed: number): number {
 }
 
 const INK: Space = [34, 36, 38];
+/** The plumb mark, mm: how far from the sides it begins and ends, where its bob begins from below, half the bob's width. */
+const MARK = { fromMm: 12, bobMm: 26, halfMm: 5 };
 /** Places a side of a pixel at which the print is looked up near its edges. */
 const FINE = 4;
 
@@ -32,23 +34,47 @@ function isInk(u: number, v: number): boolean {
   if (u < 0 || v < 0 || u > side || v > side) return false;
   if (u < frame || v < frame || u > side - frame || v > side - frame) return true;
   const middle = abs(u - side / 2);
-  if (middle < 0.8 && v > 12 && v < side - 26) return true;
-  return v >= side - 26 && v < side - 12 && middle < (5 * (side - 12 - v)) / 14;
+  if (middle < 0.8 && v > MARK.fromMm && v < side - MARK.bobMm) return true;
+  const below = side - MARK.fromMm - v;
+  return v >= side - MARK.bobMm && below > 0 && middle < (MARK.halfMm * below) / (MARK.bobMm - MARK.fromMm);
 }
 
 /** What part of a pixel the sheet covers, and what part of it is ink. */
 function printAround(u: number, v: number, pixelMm: number): [paper: number, ink: number] {
-  const { sideMm: side, marginMm: margin } = CARD;
+  const half = pixelMm / 2;
+  if (!nearEdge(u, half) && !nearEdge(v, half) && !nearMark(u, v, half))
+    return onSheet(u, v) ? [1, isInk(u, v) ? 1 : 0] : [0, 0];
   let [paper, ink] = [0, 0];
   for (let down = 0; down < FINE; down++)
     for (let across = 0; across < FINE; across++) {
-      const [x, y] = [u + ((across + 0.5) / FINE - 0.5) * pixelMm, v + ((down + 0.5) / FINE - 0.5) * pixelMm];
-      if (x < -margin || y < -margin || x > side + margin || y > side + margin) continue;
+      const x = u + ((across + 0.5) / FINE - 0.5) * pixelMm;
+      const y = v + ((down + 0.5) / FINE - 0.5) * pixelMm;
+      if (!onSheet(x, y)) continue;
       paper++;
       if (isInk(x, y)) ink++;
     }
   return [paper / FINE ** 2, ink / FINE ** 2];
 }
+
+const onSheet = (u: number, v: number): boolean =>
+  min(u, v) >= -CARD.marginMm && max(u, v) <= CARD.sideMm + CARD.marginMm;
+
+/** True where an edge of the sheet or the frame may lie within `half` of a place along one side. */
+function nearEdge(place: number, half: number): boolean {
+  const fromMiddle = abs(place - CARD.sideMm / 2);
+  const edge = CARD.sideMm / 2;
+  return (
+    abs(fromMiddle - edge) <= half ||
+    abs(fromMiddle - edge + CARD.frameMm) <= half ||
+    abs(fromMiddle - edge - CARD.marginMm) <= half
+  );
+}
+
+/** True where the plumb mark may lie within `half` of a place. */
+const nearMark = (u: number, v: number, half: number): boolean =>
+  abs(u - CARD.sideMm / 2) < MARK.halfMm + half &&
+  v > MARK.fromMm - half &&
+  v < CARD.sideMm - MARK.fromMm + half;
 
 /** The printed card in its plane: a white sheet, a black frame whose outer edge is the known square, a plumb mark. */
 export function drawCard(

@@ -112,6 +112,7 @@ function shade(
     for (let column = 0; column < width; column++) {
       const place = (across * (column - width / 2) + down * (row - height / 2)) / width - at;
       const inside = min(1, max(0, place / SHADOW.edge + 0.5));
+      if (inside === 0) continue;
       const left = 1 - inside * shadow * (1 - SHADOW.leaves);
       const pixel = 4 * (row * width + column);
       for (let channel = 0; channel < 3; channel++)
@@ -134,16 +135,18 @@ function move(
   const before = pixels.slice();
   const steps = Array.from({ length: taps }, (_, tap) => {
     const by = blurPx * (tap / (taps - 1) - 0.5);
-    return { across: evenly(by * Math.cos(turn)), down: evenly(by * Math.sin(turn)) };
+    return [evenly(by * Math.cos(turn)), evenly(by * Math.sin(turn))] as const;
   });
+  const across = Int32Array.from(steps, ([one]) => one);
+  const down = Int32Array.from(steps, ([, one]) => one);
   for (let row = 0; row < height; row++)
     for (let column = 0; column < width; column++) {
       let red = 0;
       let green = 0;
       let blue = 0;
-      for (const { across, down } of steps) {
-        const x = min(width - 1, max(0, column + across));
-        const y = min(height - 1, max(0, row + down));
+      for (let tap = 0; tap < taps; tap++) {
+        const x = min(width - 1, max(0, column + (across[tap] ?? 0)));
+        const y = min(height - 1, max(0, row + (down[tap] ?? 0)));
         const from = 4 * (y * width + x);
         red += before[from] ?? 0;
         green += before[from + 1] ?? 0;
