@@ -30,11 +30,15 @@ setup(
     await expect(page.getByRole("heading", { name: "Scarrowmoor Trekking" })).toBeVisible({
       timeout: 60_000,
     });
-    for (const address of LOOKED_AT)
-      for (let time = 0; time < 2; time++) {
-        await page.goto(address);
-        await page.waitForLoadState("networkidle");
-      }
+    for (let time = 0; time < 2; time++)
+      await Promise.all(
+        LOOKED_AT.map(async (address) => {
+          const own = await making.newPage();
+          await own.goto(address);
+          await own.waitForLoadState("networkidle");
+          await own.close();
+        }),
+      );
     await making.close();
 
     const folder = info.outputPath("profile");

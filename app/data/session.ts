@@ -51,7 +51,8 @@ type Told = "changed" | "restored";
 
 /**
  * What belongs to this tab: which round is open, its database, who this sitting is, and what could not be saved.
- * The one place of the application that holds state outside React.
+ * Other state outside React is of a moment: edits on their way (`edits.ts`, `ui/useEdits.ts`), what a page has not read
+ * anew (`ui/unread.ts`), where the tab is heading (`ui/useHeading.ts`), a version that waits (`updates.ts`).
  */
 class Session {
   readonly round: Round = readRound();

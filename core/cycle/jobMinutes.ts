@@ -1,7 +1,7 @@
 import type { Horse } from "../record/horse";
 import type { Visit } from "../record/visit";
 import type { Entry } from "../constants/entry";
-import type { Specification } from "../shoe/specification";
+import { BARS, type Specification } from "../shoe/specification";
 
 /** Minutes of work by kind of job. */
 const JOB_MINUTES: Entry<Record<Horse["finish"], number>> = {
@@ -47,9 +47,9 @@ export const toeOnlyMinutes = ({ habits }: Pick<Horse, "habits">): number =>
 export const jobName = ({ finish }: Pick<Horse, "finish">, visit?: Pick<Visit, "job">): string =>
   visit?.job ?? finish;
 
-/** Whether a shoe has a bar or a pad. */
+/** Whether a shoe has a bar or a pad; a bare foot has neither. */
 export const hasBarOrPad = ({ type, pad }: Pick<Specification, "type" | "pad">): boolean =>
-  type.includes("bar") || pad !== "none";
+  BARS.includes(type) || (type !== "bare" && pad !== "none");
 
 /** Usual minutes for one horse, an estimate for the day's plan: by what is done, longer with a bar or a pad and for a difficult one. */
 export const jobMinutes = ({ finish, habits }: Pick<Horse, "finish" | "habits">, barOrPad = false): number =>

@@ -1,9 +1,9 @@
-import { Segmented } from "antd";
 import { useEffect, useMemo } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { ForgeRecords } from "~app/data/forge";
 import { Fractions } from "~app/ui/Fractions";
 import { useSettings, useWording } from "~app/ui/useWording";
+import { ViewTabs } from "~app/ui/ViewTabs";
 import { useView } from "~app/ui/useView";
 import { jobByMeasures, jobSteel } from "~core/forge/anvil/job";
 import { jobOfFoot } from "~core/visit/footJob";
@@ -84,16 +84,7 @@ export function ForgeView(props: ForgeRecords & { today: string }) {
           </p>
         )}
       </header>
-      <Segmented
-        className="way-tabs"
-        aria-label="Forge"
-        options={Object.entries(FORGE_VIEWS).map(([value, label]) => ({
-          value: value as keyof typeof FORGE_VIEWS,
-          label,
-        }))}
-        value={view}
-        onChange={show}
-      />
+      <ViewTabs label="Forge" views={FORGE_VIEWS} view={view} onShow={show} />
       {bare && view !== "list" && view !== "tables" && view !== "hand" ? (
         <p className="forge-bare">This foot goes bare: there is nothing to forge for it.</p>
       ) : (

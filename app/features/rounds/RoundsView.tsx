@@ -1,6 +1,6 @@
-import { Segmented } from "antd";
 import { Link } from "react-router";
 import type { PlanningRecords } from "~app/data/planning";
+import { ViewTabs } from "~app/ui/ViewTabs";
 import { useView } from "~app/ui/useView";
 import type { CaseAlert } from "~core/casework/caseStanding";
 import type { Call } from "~core/record/call";
@@ -28,15 +28,7 @@ export function RoundsView(
     <div className="page rounds">
       <header className="page-head">
         <h1>Rounds</h1>
-        <Segmented
-          aria-label="Rounds"
-          options={Object.entries(VIEWS).map(([value, label]) => ({
-            value: value as keyof typeof VIEWS,
-            label,
-          }))}
-          value={view}
-          onChange={show}
-        />
+        <ViewTabs label="Rounds" views={VIEWS} view={view} onShow={show} />
       </header>
       {rows.length === 0 ? (
         <section className="empty">
