@@ -2,6 +2,7 @@ import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import { biasInWords } from "~core/trim/done";
 import { useOwnHand } from "./useOwnHand";
+import { counted } from "~core/units/counted";
 
 /** A habit of this practitioner's hand over all feet planned and measured again, once there is enough to say so. */
 export function OwnHand() {
@@ -13,7 +14,8 @@ export function OwnHand() {
       <h3>Your own hand</h3>
       {found.bias.length === 0 ? (
         <p className="quiet">
-          {found.feet} feet planned and measured again: no habit that stands out from the noise.
+          {counted(found.feet, "foot", "feet")} planned and measured again: no habit that stands out from the
+          noise.
         </p>
       ) : (
         found.bias.map((bias) => (

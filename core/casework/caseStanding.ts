@@ -6,6 +6,7 @@ import type { Limb } from "../foot/limb";
 import { sentenceCase, type Wording } from "../foot/wording";
 import type { Visit } from "../record/visit";
 import { exitFactsAt, shoeingsSince, type CaseRecords } from "./exitFacts";
+import { counted } from "../units/counted";
 
 /** The tests of a foot's stage at one visit. */
 export interface TestedVisit {
@@ -134,7 +135,7 @@ function inDays(days: number): string {
   if (days === 0) return "today";
   if (days === 1) return "tomorrow";
   if (days === -1) return "yesterday";
-  return days > 0 ? `in ${days} days` : `${-days} days ago`;
+  return days > 0 ? `in ${counted(days, "day")}` : `${counted(-days, "day")} ago`;
 }
 
 /** What stands on Today, Arrive, board and day sheet for a case: what is overdue, ready, or runs out. */

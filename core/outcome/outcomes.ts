@@ -7,6 +7,7 @@ import type { WatchingRecord } from "../gait/watchingRecord";
 import type { Noise } from "../repeatability/repeatability";
 import type { ShoeRecord } from "../shoe/shoeRecord";
 import type { Specification } from "../shoe/specification";
+import { counted } from "../units/counted";
 
 /** What is compared of a foot before and after shoes of one kind; smaller is better in all of them. */
 export const OUTCOME_MEASURES = {
@@ -178,6 +179,6 @@ export function outcomeInWords({ feet, cycles, rows }: Outcome): string {
   const rest =
     same.length > 0 ? [`${same.map(({ measure }) => OUTCOME_MEASURES[measure]).join(", ")} the same`] : [];
   const what = [...said, ...rest].join("; ") || "nothing of it measured before and after";
-  const few = feet < FEW_FEET ? `Only ${feet} ${feet === 1 ? "foot" : "feet"}: no more than a hint. ` : "";
-  return `${few}On ${feet} ${feet === 1 ? "foot" : "feet"} over ${cycles} ${cycles === 1 ? "cycle" : "cycles"}: ${what}.`;
+  const few = feet < FEW_FEET ? `Only ${counted(feet, "foot", "feet")}: no more than a hint. ` : "";
+  return `${few}On ${counted(feet, "foot", "feet")} over ${counted(cycles, "cycle")}: ${what}.`;
 }

@@ -1,3 +1,4 @@
+import { counted } from "../units/counted";
 /** What stands in one browser alone. */
 export interface AtStake {
   /** Changes since the last backup, or ever. */
@@ -16,9 +17,9 @@ export function backupWanted({ changes, visits, days }: AtStake): string | undef
   if (changes === 0) return undefined;
   const work =
     visits > 0
-      ? `${visits} signed ${visits === 1 ? "visit stands" : "visits stand"} in this browser alone`
-      : `${changes} ${changes === 1 ? "change stands" : "changes stand"} in this browser alone`;
+      ? `${counted(visits, "signed visit stands", "signed visits stand")} in this browser alone`
+      : `${counted(changes, "change stands", "changes stand")} in this browser alone`;
   if (days === undefined) return visits > 0 ? `Never backed up: ${work}.` : undefined;
   if (days < MOST_DAYS && visits < MOST_VISITS) return undefined;
-  return `${days === 0 ? "Backed up today" : `Last backed up ${days} ${days === 1 ? "day" : "days"} ago`}: since then ${work}.`;
+  return `${days === 0 ? "Backed up today" : `Last backed up ${counted(days, "day")} ago`}: since then ${work}.`;
 }

@@ -2,6 +2,7 @@ import { LEVEL_BOUNDS, type BoundName } from "../constants/bounds";
 import { MEASURE_FACTS, type Measure } from "../foot/measures";
 import type { Wording } from "../foot/wording";
 import type { TableName } from "./tables";
+import { counted } from "../units/counted";
 
 /** What a number in a record counts. */
 export type Quantity =
@@ -111,8 +112,6 @@ export function quantityAt(table: TableName, path: readonly string[]): Quantity 
   const whole = [table, ...path].join(".");
   return PLACES.find(([pattern]) => fits(pattern, whole))?.[1] ?? "mm";
 }
-
-const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
 
 function sayNumber(quantity: Quantity, value: number, wording: Wording): string {
   switch (quantity) {

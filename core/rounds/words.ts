@@ -1,9 +1,10 @@
 import { minutesInWords } from "../cycle/dayPlan";
 import { minutesOf, type MoveCost } from "./layout";
 import type { RoundsPlan } from "./question";
+import { counted } from "../units/counted";
 
-const horses = (count: number): string => `${count} ${count === 1 ? "horse" : "horses"}`;
-const days = (count: number): string => `${count} ${count === 1 ? "day" : "days"}`;
+const horses = (count: number): string => counted(count, "horse");
+const days = (count: number): string => counted(count, "day");
 
 /** How good a plan is, in plain words. */
 export function planInWords({

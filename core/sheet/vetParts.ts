@@ -12,6 +12,7 @@ import type { Visit } from "../record/visit";
 import { asksInWords, specInWords } from "../shoe/specWords";
 import { filmFootLength } from "../visit/filmOfFoot";
 import type { SheetPart } from "./sheet";
+import { everyWeeks } from "../units/counted";
 
 /** Films' numbers that stand on it. */
 const FILM_ROWS = [
@@ -63,7 +64,7 @@ export function prescriptionParts(
       text: [
         feet.map((limb) => wording.limb(limb)).join(", "),
         ...asksInWords(prescription, wording),
-        ...(weeks ? [`every ${weeks} weeks at the longest`] : []),
+        ...(weeks ? [`${everyWeeks(weeks)} at the longest`] : []),
       ].join("; "),
     },
   ];

@@ -8,6 +8,7 @@ import { padUnderNail } from "./nailTable";
 import { EXAMPLE_NAILS } from "./nails";
 import { SPEC_NAMES, type HeadPattern, type Specification, type SpecField } from "./specification";
 import { fieldInWords } from "./specWords";
+import { counted } from "../units/counted";
 
 /** A nail further behind the widest part than this is behind it, mm: less is the hand. Assumption. */
 const BEHIND_MM = 2;
@@ -73,7 +74,7 @@ function nailChecks({ nails, question }: Fit, { wording }: CheckContext): ShoeCh
       text:
         rest.length > 0
           ? said(rest)
-          : `${holes.length} nails, ${moved.length === 0 ? "evenly along the edge" : "where the wall is sound"}.${moved.length > 0 ? ` ${said(moved)}` : ""}`,
+          : `${counted(holes.length, "nail")}, ${moved.length === 0 ? "evenly along the edge" : "where the wall is sound"}.${moved.length > 0 ? ` ${said(moved)}` : ""}`,
       mend:
         noWall.length > 0
           ? `Ask for ${SIDES.map((side) => `${nails[side].length} ${wording.side(side)}`).join(" and ")}, with a clip, a bar or glue for what they do not hold.`

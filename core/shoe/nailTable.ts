@@ -16,6 +16,7 @@ import {
   type Nail,
   type NailSize,
 } from "./nails";
+import { counted } from "../units/counted";
 
 export interface NailRow {
   side: Side;
@@ -90,7 +91,7 @@ export function nailTable(fit: Fit, drawn: FootParameters, own: readonly NailSiz
           : picked.kind === "no-pattern"
             ? `no nail of the table has a ${spec.pattern} head: these holes and those nails do not match`
             : `the longest ${spec.pattern} nail, ${wording.length(picked.longest.lengthMm)}, is too short`;
-      return `${rows.length} nails, punched ${coarse ? "coarse" : "fine"}; out ${wording.length(exit)} above the shoe; ${wording.length(needed)} needed at most: ${size}.`;
+      return `${counted(rows.length, "nail")}, punched ${coarse ? "coarse" : "fine"}; out ${wording.length(exit)} above the shoe; ${wording.length(needed)} needed at most: ${size}.`;
     },
   };
 }

@@ -1,5 +1,6 @@
 import { WEAR_SECTORS, type WearSector } from "../foot/wear";
 import { sectorInWords } from "./specWords";
+import { counted } from "../units/counted";
 
 /** What a hot fit or a cold try left at one place. */
 export const PRINTS = ["wall", "gap", "sole", "frog", "clip"] as const;
@@ -82,5 +83,5 @@ export const hotFitsInWords = (count: number): string =>
   count === 0
     ? "No hot fit noted."
     : count < MANY_FITS
-      ? `${count} hot ${count === 1 ? "fit" : "fits"}.`
+      ? `${counted(count, "hot fit")}.`
       : `${count} hot fits: each one burns wall away that the next cycle wants. Measure before the next try.`;

@@ -16,6 +16,7 @@ import {
   type Specification,
   type SpecField,
 } from "./specification";
+import { counted } from "../units/counted";
 
 const LENGTHS: ReadonlySet<string> = new Set(LENGTH_FIELDS);
 
@@ -31,7 +32,7 @@ export const sectorInWords = (sector: WearSector): string =>
 const sectorsInWords = (sectors: readonly WearSector[]): string =>
   sectors.length === WEAR_SECTORS.length ? "all round" : sectors.map(sectorInWords).join(" and ");
 
-const cycles = (count: number): string => `${count} ${count === 1 ? "cycle" : "cycles"}`;
+const cycles = (count: number): string => counted(count, "cycle");
 const signedLength = (mm: number, wording: Wording): string =>
   mm < 0 ? `−${wording.cut(-mm)}` : wording.cut(mm);
 

@@ -5,6 +5,7 @@ import type { TrimPlan } from "./question";
 import { planTrim } from "./plan";
 import type { StageRow } from "./stageRow";
 import type { StagedPlan } from "./stages";
+import { counted, everyWeeks } from "../units/counted";
 
 /** "The plane would take 4 mm more off the heels and cost 2.9°": what holding the axis keeps; undefined where nothing is held. */
 export function heldInWords(plan: TrimPlan, wording: Wording): string | undefined {
@@ -35,10 +36,10 @@ export function stagedInWords(
   ].join(" and ");
   const start = `The whole way is ${much === "" ? `${wording.cut(toe)} off the toe` : much}: too much for one visit.`;
   const vet = flexural ? " Ask the vet before its heels come down." : "";
-  if (!row) return `${start}${vet} At least ${visits} visits.`;
+  if (!row) return `${start}${vet} At least ${counted(visits, "visit")}.`;
   if (!row.ends)
-    return `${start}${vet} Growth outruns it: after ${row.stages.length} visits every ${row.everyWeeks} weeks it is still not done. All at once, or a shorter interval and more each time with the vet, would.`;
-  return `${start}${vet} In ${row.stages.length} visits, every ${row.everyWeeks === 1 ? "week" : `${row.everyWeeks} weeks`}, by this foot’s own growth (an estimate).`;
+    return `${start}${vet} Growth outruns it: after ${counted(row.stages.length, "visit")} ${everyWeeks(row.everyWeeks)} it is still not done. All at once, or a shorter interval and more each time with the vet, would.`;
+  return `${start}${vet} In ${counted(row.stages.length, "visit")}, ${everyWeeks(row.everyWeeks)}, by this foot’s own growth (an estimate).`;
 }
 
 /** Less than this is within what a hand can read, deg. */

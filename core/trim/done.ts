@@ -5,6 +5,7 @@ import { CUT_NAMES, FLARE_PLACES, type AgreedPlan, type FlarePlace } from "./tri
 import { changeSince, type Change } from "../repeatability/change";
 import { sdOfSmallestChange, type Noise } from "../repeatability/repeatability";
 import type { Wording } from "../foot/wording";
+import { counted } from "../units/counted";
 
 /** What a plan and the measuring after it can both tell. */
 export const DONE_MEASURES = ["toeLength", "heelMedial", "heelLateral", "dorsalAngle"] as const;
@@ -125,7 +126,7 @@ export function biasInWords({ measure, feet, mean, within }: OwnBias, wording: W
     measure === "dorsalAngle"
       ? wording.angle
       : (mm: number) => (wording.unit === "mm" ? `${mm.toFixed(1)} mm` : wording.cut(mm));
-  const sure = `(${feet} feet, give or take ${size(within)})`;
+  const sure = `(${counted(feet, "foot", "feet")}, give or take ${size(within)})`;
   if (measure === "dorsalAngle")
     return `Your feet end ${size(Math.abs(mean))} ${mean > 0 ? "steeper" : "shallower"} than planned ${sure}.`;
   return wording.inOwnWords(

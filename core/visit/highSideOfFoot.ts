@@ -7,6 +7,7 @@ import { wornSide } from "../foot/wear";
 import { landingOf } from "../gait/watching";
 import { pushedUpSide } from "../gait/movementRules";
 import type { VisitFacts } from "./findings";
+import { counted } from "../units/counted";
 
 /** A sign without a number, and the side it speaks for. */
 export interface PlainSign {
@@ -100,7 +101,7 @@ export function verdictOnCut(
   const doubt = `± ${wording.cut(1.96 * verdict.sd)}`;
   const left = leftAfterCut(verdict, cuts);
   const sideOf = (mm: number): string => wording.side(mm > 0 ? "lateral" : "medial");
-  const count = `${verdict.n} witness${verdict.n === 1 ? "" : "es"}`;
+  const count = counted(verdict.n, "witness", "witnesses");
   const leaves =
     Math.abs(left) < RASP_LEVEL_MM
       ? "this cut leaves it level"
@@ -123,5 +124,5 @@ export function highSideLeft(
     heelLateral: cuts.heelLateral ?? 0,
   });
   if (Math.abs(left) <= 1.96 * verdict.sd) return undefined;
-  return `The ${wording.side(left > 0 ? "lateral" : "medial")} heel still stands ${wording.cut(Math.abs(left))} high by ${verdict.n} witness${verdict.n === 1 ? "" : "es"}: the next trims level it, not a wedge.`;
+  return `The ${wording.side(left > 0 ? "lateral" : "medial")} heel still stands ${wording.cut(Math.abs(left))} high by ${counted(verdict.n, "witness", "witnesses")}: the next trims level it, not a wedge.`;
 }

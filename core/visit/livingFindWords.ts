@@ -14,6 +14,7 @@ import { FIND_KINDS } from "../foot/wear";
 import type { Wording } from "../foot/wording";
 import type { Hemisphere } from "../calendar/season";
 import { sdOfSmallestChange, type Noise } from "../repeatability/repeatability";
+import { counted } from "../units/counted";
 
 /** A living find with where it ought to be on a day. */
 export interface AwaitedFind extends LivingFind<Find> {
@@ -59,11 +60,11 @@ export function awaitedInWords(find: AwaitedFind, day: IsoDate, wording: Wording
   const { latest, forecast, since } = find;
   const place = latest.wall && `, ${wording.inOwnWords(WALL_PLACE_NAMES[latest.wall]).toLowerCase()}`;
   const weeks = Math.round(daysBetween(since, day) / 7);
-  const age = weeks < 1 ? "" : `, for ${weeks} ${weeks === 1 ? "week" : "weeks"}`;
+  const age = weeks < 1 ? "" : `, for ${counted(weeks, "week")}`;
   const head = `${FIND_KINDS[latest.kind]}${place ?? ""}${age}.`;
   if (!forecast || latest.belowMm === undefined) return `${head}${latest.note ? ` ${latest.note}.` : ""}`;
   const was = `Was ${wording.length(latest.belowMm)} below the hairline`;
   if (forecast.grownOut) return `${head} ${was}: by growth it has reached the ground.`;
   const [least, most] = forecast.between;
-  return `${head} ${was}, about ${wording.length(forecast.below.mean)} today (${wording.length(least)} to ${wording.length(most)}).${find.daysLeft === undefined ? "" : ` Grown out in about ${Math.max(1, Math.round(find.daysLeft / 7))} weeks.`}`;
+  return `${head} ${was}, about ${wording.length(forecast.below.mean)} today (${wording.length(least)} to ${wording.length(most)}).${find.daysLeft === undefined ? "" : ` Grown out in about ${counted(Math.max(1, Math.round(find.daysLeft / 7)), "week")}.`}`;
 }

@@ -16,6 +16,7 @@ import type { HorseDue, Visit } from "../record/visit";
 import type { CutName } from "../trim/trimRecord";
 import { nextDue } from "./nextDue";
 import type { VisitFoot } from "./visitFoot";
+import { counted } from "../units/counted";
 
 /** One foot as it leaves, in words; undefined parts were not measured or noted. */
 export interface SignedFoot {
@@ -100,7 +101,7 @@ export function signOff(
     ),
     growth: outlooks.map(
       ({ growth, limb }) =>
-        `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? `${growth.observations} cycles` : "general value"})`,
+        `${limb} grows ${(growth.perDay * 7).toFixed(1)} mm a week (${growth.observations ? counted(growth.observations, "cycle") : "general value"})`,
     ),
     unmeasured: LIMBS.filter((limb) => Object.keys(feet[limb].values.after).length === 0),
     feet: LIMBS.map((limb): SignedFoot => {

@@ -7,6 +7,7 @@ import { shortDay } from "~app/ui/days";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
 import "./case.css";
+import { counted } from "~core/units/counted";
 
 /** Every case of the round at a glance: what wants somebody first. */
 export function CasesView({
@@ -72,7 +73,7 @@ export function CasesView({
                 {prescription && (
                   <span className={prescription.state === "valid" ? "quiet" : "ember strong"}>
                     Prescribed until {shortDay(prescription.until)}
-                    {prescription.state === "expires" && `, ${prescription.days} days left`}
+                    {prescription.state === "expires" && `, ${counted(prescription.days, "day")} left`}
                     {prescription.state === "expired" && ", run out"}
                   </span>
                 )}

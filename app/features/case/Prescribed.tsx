@@ -11,6 +11,7 @@ import type { Case } from "~core/case/caseRecord";
 import { prescriptionOn } from "~core/case/standing";
 import { asksInWords } from "~core/shoe/specWords";
 import { change } from "~core/record/change";
+import { counted, everyWeeks } from "~core/units/counted";
 
 /** The prescription as it is kept, how long it holds, and its paper. */
 export function Prescribed({ one, today }: { one: Case; today: string }) {
@@ -36,7 +37,8 @@ export function Prescribed({ one, today }: { one: Case; today: string }) {
         <>
           <p className={state.state === "valid" ? "strong" : "ember strong"}>
             {state.state === "expired" ? "Ran out" : "Until"} {shortDay(prescription.until)}
-            {state.state === "expires" && (state.days === 0 ? ", the last day" : `, ${state.days} days left`)}
+            {state.state === "expires" &&
+              (state.days === 0 ? ", the last day" : `, ${counted(state.days, "day")} left`)}
           </p>
           <p>
             {prescription.by}
@@ -49,7 +51,7 @@ export function Prescribed({ one, today }: { one: Case; today: string }) {
               ...asksInWords(prescription, wording),
               ...(prescription.weeks === undefined
                 ? []
-                : [`every ${prescription.weeks} weeks at the longest`]),
+                : [`${everyWeeks(prescription.weeks)} at the longest`]),
             ].join(" · ")}
           </p>
           {state.state === "expired" && <p>It no longer decides the shoe. Ask the vet for a new one.</p>}

@@ -13,6 +13,7 @@ import type { Forged } from "~core/forge/forgeRecord";
 import type { NailRow } from "~core/shoe/shoeRecord";
 import { Load } from "./Load";
 import "./day.css";
+import { counted } from "~core/units/counted";
 
 interface DayProps {
   date: string;
@@ -43,7 +44,7 @@ export function DayView({ date, plan, load, log, nails, alerts }: DayProps) {
           <p className="quiet">
             {horses === 0
               ? "Nobody is planned for this day."
-              : `${horses} ${horses === 1 ? "horse" : "horses"}, about ${minutesInWords(workMinutes)} of work`}
+              : `${counted(horses, "horse")}, about ${minutesInWords(workMinutes)} of work`}
           </p>
         </div>
         <div className="day-acts">

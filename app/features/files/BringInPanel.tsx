@@ -13,6 +13,7 @@ import type { Issue, Result } from "~core/result";
 import { MergeLook } from "./MergeLook";
 import { useWork } from "./useWork";
 import { WorkLine } from "./WorkLine";
+import { counted } from "~core/units/counted";
 
 interface Chosen {
   name: string;
@@ -130,8 +131,8 @@ export function BringInPanel() {
           <p>
             <b>{chosen.name}</b>
             {summary.device && ` from ${summary.device}`}, made {shortDay(summary.madeAt.slice(0, 10))}:{" "}
-            {summary.horses} horses, {summary.visits} visits, {summary.readings} readings. Every row was read
-            and is sound.
+            {counted(summary.horses, "horse")}, {counted(summary.visits, "visit")},{" "}
+            {counted(summary.readings, "reading")}. Every row was read and is sound.
           </p>
           <div className="file-acts">
             <Button type="primary" onClick={() => void compare()}>

@@ -22,6 +22,7 @@ import { DevicePanel } from "./DevicePanel";
 import { SetAsidePanel } from "./SetAsidePanel";
 import type { Wording } from "~core/foot/wording";
 import "./files.css";
+import { counted } from "~core/units/counted";
 
 interface FilesProps {
   counts: { yards: number; horses: number; visits: number; readings: number };
@@ -74,9 +75,9 @@ export function FilesView(props: FilesProps) {
         <div>
           <h1>Files</h1>
           <p className="quiet">
-            {round === "own" ? "Your own records" : "The made-up round"}: {several(counts.horses, "horse")} in{" "}
-            {several(counts.yards, "yard")}, {several(counts.visits, "visit")},{" "}
-            {several(counts.readings, "reading")}
+            {round === "own" ? "Your own records" : "The made-up round"}: {counted(counts.horses, "horse")} in{" "}
+            {counted(counts.yards, "yard")}, {counted(counts.visits, "visit")},{" "}
+            {counted(counts.readings, "reading")}
             {usedMb !== undefined &&
               ` · about ${usedMb < 10 ? usedMb.toFixed(1) : Math.round(usedMb)} MB of this browser`}
           </p>
@@ -120,8 +121,6 @@ export function FilesView(props: FilesProps) {
     </div>
   );
 }
-
-const several = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
 
 /** The due dates of the round as a calendar's text. */
 async function dueDates(wording: Wording): Promise<string> {

@@ -14,6 +14,7 @@ import {
   type PeopleTable,
 } from "~core/record/peopleIn";
 import type { Yard } from "~core/record/yard";
+import { counted } from "~core/units/counted";
 
 /** Rows of a preview and bad cells that are shown. */
 const MOST_SHOWN = 8;
@@ -75,8 +76,7 @@ export function PeoplePanel({ yards, horses }: { yards: readonly Yard[]; horses:
           </div>
           <p>
             <span className="strong">
-              {found.yards.length} new {found.yards.length === 1 ? "yard" : "yards"}, {found.horses.length}{" "}
-              new {found.horses.length === 1 ? "horse" : "horses"}
+              {counted(found.yards.length, "new yard")}, {counted(found.horses.length, "new horse")}
             </span>
             , {found.known} there already.
           </p>

@@ -22,6 +22,7 @@ import { lengthInField } from "~core/foot/wording";
 import { BarCuts } from "./BarCuts";
 import type { ForgeContext } from "./forgeContext";
 import { SteelRows } from "./SteelRows";
+import { counted } from "~core/units/counted";
 
 interface Cut {
   group: CutGroup;
@@ -209,8 +210,7 @@ export function CutListView({ steel, job, steelOf, today, forged }: ForgeContext
               />
             </h2>
             <p>
-              Buy <b>{list.count}</b> {list.count === 1 ? "bar" : "bars"} of{" "}
-              <Fractions text={wording.length(forge.barLength)} />.{" "}
+              Buy <b>{counted(list.count, "bar")}</b> of <Fractions text={wording.length(forge.barLength)} />.{" "}
               <span className="quiet">
                 {list.optimal
                   ? list.count === 0

@@ -13,6 +13,7 @@ import { lookFor, troubleInWords } from "~core/forge/heats/words";
 import { Swatch } from "./Swatch";
 import type { ForgeContext } from "./forgeContext";
 import { RunningSheet } from "./RunningSheet";
+import { counted } from "~core/units/counted";
 
 const FROM: { value: ForgedFrom; label: string }[] = [
   { value: "bar", label: "From the bar" },
@@ -64,9 +65,7 @@ export function HeatsView(context: ForgeContext) {
           }}
         />
         <p>
-          <b>
-            {heatsIn(plan)} {heatsIn(plan) === 1 ? "heat" : "heats"}
-          </b>{" "}
+          <b>{counted(heatsIn(plan), "heat")}</b>{" "}
           <span className="quiet">
             {own ? "in your own order" : "is the fewest that the colours and conditions allow: an estimate"}
           </span>

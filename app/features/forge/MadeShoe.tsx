@@ -15,6 +15,7 @@ import { lengthInField } from "~core/foot/wording";
 import { fail, ok, type Result } from "~core/result";
 import { parseLength } from "~core/units/length";
 import type { ForgeContext } from "./forgeContext";
+import { counted } from "~core/units/counted";
 
 /** The made shoe against its marks: five lengths from its centre, what is out, and where to open or close it. */
 export function MadeShoe({ job, anvil, forged }: ForgeContext) {
@@ -33,7 +34,7 @@ export function MadeShoe({ job, anvil, forged }: ForgeContext) {
           ? "Does the made shoe fit its marks?"
           : out.length === 0
             ? "On its marks, as far as it was measured"
-            : `${out.length} ${out.length === 1 ? "place is" : "places are"} out`}
+            : `${counted(out.length, "place is", "places are")} out`}
       </h2>
       <p className="quiet">
         Lay it on the pattern, or take dividers from the centre dot of the drawing straight across to the

@@ -11,6 +11,7 @@ import { likeShoes } from "~core/forge/anvil/job";
 import { LogShoe } from "./LogShoe";
 import { Swatch } from "./Swatch";
 import type { ForgeContext } from "./forgeContext";
+import { counted } from "~core/units/counted";
 
 interface RunningSheetProps extends ForgeContext {
   operations: readonly Operation[];
@@ -47,10 +48,8 @@ export function RunningSheet(props: RunningSheetProps) {
     return (
       <div className="running-sheet">
         <p className="running-head">
-          <b>
-            {counts.taken} {counts.taken === 1 ? "heat" : "heats"}
-          </b>
-          , {counts.planned} planned · {Math.round(counts.seconds / 60)} min
+          <b>{counted(counts.taken, "heat")}</b>, {counts.planned} planned · {Math.round(counts.seconds / 60)}{" "}
+          min
         </p>
         <p>
           {earlier.length === 0

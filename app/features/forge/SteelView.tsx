@@ -8,6 +8,7 @@ import type { Wording } from "~core/foot/wording";
 import { AnvilFields } from "./AnvilFields";
 import type { ForgeContext } from "./forgeContext";
 import { LogShoe } from "./LogShoe";
+import { counted } from "~core/units/counted";
 
 /** How much steel to cut, both ways, and where its mark goes: the first thing that is asked at the anvil. */
 export function SteelView(context: ForgeContext) {
@@ -124,9 +125,7 @@ function StockTable({
         </tr>
         {handShoes > 0 && (
           <tr>
-            <th scope="row">
-              Your own hand, from {handShoes} {handShoes === 1 ? "shoe" : "shoes"} like this
-            </th>
+            <th scope="row">Your own hand, from {counted(handShoes, "shoe")} like this</th>
             <td colSpan={2}>
               <Fractions text={signed(shared.hand, wording)} />
             </td>

@@ -20,6 +20,7 @@ import { Timeline } from "./Timeline";
 import { Trend } from "./Trend";
 import { Wait } from "./Wait";
 import "./horse.css";
+import { counted } from "~core/units/counted";
 
 /** One horse: its four feet now, when it is due and why, how it has gone, what was done. */
 export function HorseView({ file, beside, today }: { file: HorseFile; beside: string[]; today: string }) {
@@ -92,7 +93,7 @@ export function HorseView({ file, beside, today }: { file: HorseFile; beside: st
           ) : last?.next && cycle ? (
             <>
               <p className="quiet">
-                {cycle.state === "over" ? `${cycle.daysOver} days over. Was due` : "Due"}
+                {cycle.state === "over" ? `${counted(cycle.daysOver, "day")} over. Was due` : "Due"}
               </p>
               <p className={`due-day ${cycle.state === "over" ? "ember" : ""}`}>{shortDay(last.next.due)}</p>
               <CycleLine cycle={cycle} />

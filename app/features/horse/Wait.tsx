@@ -10,6 +10,7 @@ import { baseFoot, footAfter } from "~core/visit/feetOfHorse";
 import { halvesInWords, halvesOf } from "~core/foot/parametric/halves";
 import type { Horse } from "~core/record/horse";
 import type { Reading } from "~core/foot/records/reading";
+import { counted } from "~core/units/counted";
 
 interface WaitProps {
   horse: Horse;
@@ -30,8 +31,7 @@ export function Wait({ horse, readings, outlooks, cycle, first }: WaitProps) {
   const shown = measured.find(({ limb }) => limb === chosen) ?? measured[0];
   if (!shown) return null;
   const day = cycle.of + weeks * 7;
-  const words =
-    weeks === 0 ? "until the due day" : `${weeks} ${weeks === 1 ? "week" : "weeks"} past the due day`;
+  const words = weeks === 0 ? "until the due day" : `${counted(weeks, "week")} past the due day`;
   const foot = baseFoot(horse, shown.limb, footHistory(readings, shown.limb).at(-1));
   const state = outlookAfter(shown, day, noise);
   const after = state && footAfter(foot, state);

@@ -15,6 +15,7 @@ import { useShown } from "~app/ui/useShown";
 import { useWording } from "~app/ui/useWording";
 import { useLastReadings } from "./useLastReadings";
 import "./horses.css";
+import { counted } from "~core/units/counted";
 
 interface HorsesProps {
   rows: RosterRow[];
@@ -73,9 +74,9 @@ export function HorsesView({ rows, yards, gone, readings, today }: HorsesProps) 
           <h1>Horses</h1>
           <p className="quiet">
             {shown.length === rows.length
-              ? `${rows.length} horses`
-              : `${shown.length} of ${rows.length} horses`}
-            , {yards.length} yards
+              ? counted(rows.length, "horse")
+              : `${shown.length} of ${counted(rows.length, "horse")}`}
+            , {counted(yards.length, "yard")}
           </p>
         </div>
         <span className="horses-acts">
@@ -183,7 +184,9 @@ function HorseRow({
               <CycleLine cycle={cycle} />
               <span>
                 <b className={`cycle-word-${cycle.state}`}>
-                  {cycle.state === "over" ? `${cycle.daysOver} days over` : `due ${shortDay(last.next.due)}`}
+                  {cycle.state === "over"
+                    ? `${counted(cycle.daysOver, "day")} over`
+                    : `due ${shortDay(last.next.due)}`}
                 </b>{" "}
                 <span className="quiet">{dueReason(last.next, horse, wording)}</span>
               </span>

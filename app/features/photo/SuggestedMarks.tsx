@@ -5,6 +5,7 @@ import type { Vector } from "~core/geometry/vector";
 import { photoMarkFacts, type PhotoView } from "~core/photo/views";
 import type { Result } from "~core/result";
 import type { Suggested } from "~core/suggest/suggest";
+import { counted } from "~core/units/counted";
 
 interface SuggestedMarksProps {
   view: PhotoView;
@@ -32,7 +33,7 @@ export function SuggestedMarks({ view, found, open, next, traced, onTake, onTrac
   const unsure = open.filter((name) => marks[name] && !marks[name].sure);
   const one = next !== undefined && unsure.includes(next) ? marks[next] : undefined;
   const nameOf = (mark: string) => wording.inOwnWords(photoMarkFacts(view, mark).name);
-  const many = (count: number) => (count === 1 ? "1 mark" : `${count} marks`);
+  const many = (count: number) => counted(count, "mark");
   if (sure.length + unsure.length === 0 && (traced || trace.length === 0)) return null;
   return (
     <div className="suggested-marks" role="group" aria-label="Marks the picture suggests">

@@ -5,6 +5,7 @@ import type { FootValues } from "~core/foot/measures";
 import type { ImagePoint, Vector } from "~core/geometry/vector";
 import { pairsOf, pairsOfReadings } from "~core/foot/records/pairs";
 import { pairEdit, pairsSaid } from "~app/stage/pairEdit";
+import { counted } from "~core/units/counted";
 
 type Points = Partial<Record<string, ImagePoint>>;
 
@@ -39,7 +40,7 @@ export function useMarkAgain({ date, marks, first, valuesOf }: MarkAgain) {
     setSaid(
       pairs.length === 0
         ? "These marks make no measure by themselves: no pair."
-        : `${pairs.length} ${pairs.length === 1 ? "pair" : "pairs"} kept. ${counts.map((kind) => pairsSaid(edit.now, kind, pairsOf(edit.now, kind).length)).join(" ")}`,
+        : `${counted(pairs.length, "pair")} kept. ${counts.map((kind) => pairsSaid(edit.now, kind, pairsOf(edit.now, kind).length)).join(" ")}`,
     );
     setSecond(undefined);
   };

@@ -16,6 +16,7 @@ import { fitIn, type FitIn } from "~core/rounds/fitIn";
 import { shoeWorn } from "~core/visit/staying";
 import { StaysOn } from "./StaysOn";
 import "./calls.css";
+import { counted } from "~core/units/counted";
 
 /** Ways to fit a call in that are offered. */
 const OFFERED = 3;
@@ -113,7 +114,7 @@ function CallRow({ call, row, rows, settings, shoes, today }: CallRowProps) {
           </span>{" "}
           <span className="quiet">
             {shortDay(call.date)}
-            {worn && `, ${daysBetween(worn.date, call.date)} days after it was set`}
+            {worn && `, ${counted(daysBetween(worn.date, call.date), "day")} after it was set`}
           </span>
         </p>
         {isForVet(call) && <p className="ember">The vet sees it first: nothing is nailed on a lame foot.</p>}

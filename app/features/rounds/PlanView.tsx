@@ -30,6 +30,7 @@ import { PlanOut } from "./PlanOut";
 import { RoundMap } from "./RoundMap";
 import { Tray } from "./Tray";
 import { usePlan } from "./usePlan";
+import { counted } from "~core/units/counted";
 
 interface PlanProps extends PlanningRecords {
   settings: RoundsSettings & { home: NonNullable<RoundsSettings["home"]> };
@@ -130,8 +131,8 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
             <p className="ember">{state.message}</p>
           ) : (
             <p>
-              {Object.keys(placed).length} horses on days, {minutesInWords(Math.round(laid.drive))} on the
-              road, an estimate
+              {counted(Object.keys(placed).length, "horse")} on days, {minutesInWords(Math.round(laid.drive))}{" "}
+              on the road, an estimate
             </p>
           )}
           <p className="plan-key quiet">

@@ -25,6 +25,7 @@ import type { StageContext } from "~app/stage/stageContext";
 import type { Shoeing } from "~app/stage/useShoe";
 import { Ticks } from "./SetSteps";
 import { useTimer } from "./useTimer";
+import { counted } from "~core/units/counted";
 
 /** What most compounds give at 20 degrees, minutes; the label decides. Assumption. */
 const USUAL = { minutesAt20: 4, celsius: 15 };
@@ -67,8 +68,7 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
             <>
               {" "}
               Raised <Fractions text={wording.cut(bench.fit.raiseMm)} /> at the heel,{" "}
-              {wording.angle(spec.raise.degrees)}, for {spec.raise.cycles}{" "}
-              {spec.raise.cycles === 1 ? "cycle" : "cycles"}
+              {wording.angle(spec.raise.degrees)}, for {counted(spec.raise.cycles, "cycle")}
               {spec.raise.exit ? `: until ${spec.raise.exit}` : "; its exit is not said yet"}.
             </>
           )}

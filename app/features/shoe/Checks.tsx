@@ -5,6 +5,7 @@ import { LineOfWhy } from "~app/stage/LineOfWhy";
 import { disputesOf } from "~core/shoe/advice/disputes";
 import { Disputes } from "./Disputes";
 import type { ShoeViewProps } from "./shoeView";
+import { counted } from "~core/units/counted";
 
 /** Every check with its number: what wants an answer first, what is in order as one quiet list. */
 export function Checks({ context, shoeing }: ShoeViewProps) {
@@ -18,7 +19,7 @@ export function Checks({ context, shoeing }: ShoeViewProps) {
       <h2>
         {open.length === 0
           ? "Checks: all in order"
-          : `${open.length} ${open.length === 1 ? "check wants" : "checks want"} an answer`}
+          : `${counted(open.length, "check wants", "checks want")} an answer`}
       </h2>
       <ul className="check-list">
         {[...open, ...kept].map((check) => (

@@ -11,6 +11,7 @@ import { clipsInWords } from "~core/shoe/specWords";
 import type { Wording } from "~core/foot/wording";
 import { OwnTable } from "./OwnTable";
 import type { ShoeViewProps } from "./shoeView";
+import { counted } from "~core/units/counted";
 
 /** What else the table says of a shoe. */
 function madeAs(
@@ -85,12 +86,7 @@ export function ReadyMade({ context, shoeing }: ShoeViewProps) {
                 </span>
                 <span>
                   {words.length === 0 ? "Goes on as it is." : <Fractions text={`${words.join("; ")}.`} />}
-                  {heats > 0 && (
-                    <span className="quiet">
-                      {" "}
-                      {heats} {heats === 1 ? "heat" : "heats"}.
-                    </span>
-                  )}
+                  {heats > 0 && <span className="quiet"> {counted(heats, "heat")}.</span>}
                 </span>
               </li>
             );

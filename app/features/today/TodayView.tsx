@@ -13,6 +13,7 @@ import { Waiting } from "./Waiting";
 import { RunningLate } from "./RunningLate";
 import { DayStrip } from "./DayStrip";
 import "./today.css";
+import { counted } from "~core/units/counted";
 
 const FirstDay = lazy(() => import("./FirstDay"));
 const EmptyRound = lazy(() => import("./EmptyRound"));
@@ -95,7 +96,7 @@ export function TodayView({ today, plan, feet, cases, names, empty, madeFor, wan
             <h2>Nothing is planned for today.</h2>
             <p className="quiet">
               {plan.behind[0]
-                ? `Most overdue is ${plan.behind[0].horse.name}, ${plan.behind[0].cycle.daysOver} days over. Plan it from the list.`
+                ? `Most overdue is ${plan.behind[0].horse.name}, ${counted(plan.behind[0].cycle.daysOver, "day")} over. Plan it from the list.`
                 : "No horse is over its due day."}
             </p>
             <Link className="go-button" to="/rounds">
@@ -111,8 +112,8 @@ export function TodayView({ today, plan, feet, cases, names, empty, madeFor, wan
 
 function summary({ horses, stops, workMinutes }: DayPlan): string {
   if (horses === 0) return "No horses planned";
-  const yards = `${stops.length} ${stops.length === 1 ? "yard" : "yards"}`;
-  return `${horses} ${horses === 1 ? "horse" : "horses"}, ${yards} · about ${minutesInWords(workMinutes)} of work`;
+  const yards = counted(stops.length, "yard");
+  return `${counted(horses, "horse")}, ${yards} · about ${minutesInWords(workMinutes)} of work`;
 }
 
 interface StopProps {

@@ -5,6 +5,7 @@ import type { CaseRow } from "~core/casework/caseBoard";
 import type { DayPlan, WaitingHorse } from "~core/cycle/dayPlan";
 import { CaseAlerts } from "~app/ui/CaseAlerts";
 import { useEdits } from "~app/ui/useEdits";
+import { counted } from "~core/units/counted";
 
 const MOST_BEHIND = 7;
 const MOST_OPEN = 6;
@@ -42,9 +43,7 @@ export function Waiting({ plan, cases, names, today }: WaitingProps) {
       <ul>
         {plan.behind.slice(0, MOST_BEHIND).map((row) => (
           <WaitingRow key={row.horse.id} row={row} today={today}>
-            <span className="ember strong">
-              {row.cycle.daysOver} {row.cycle.daysOver === 1 ? "day" : "days"} over
-            </span>
+            <span className="ember strong">{counted(row.cycle.daysOver, "day")} over</span>
           </WaitingRow>
         ))}
       </ul>

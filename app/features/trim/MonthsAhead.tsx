@@ -12,6 +12,8 @@ import { halvesFrom, halvesInWords } from "~core/foot/parametric/halves";
 import { CYCLE_WEEKS, longestInterval, type CycleQuestion, type CycleRun } from "~core/trim/cycles";
 import { keptOf } from "~core/visit/trimAhead";
 import type { TrimViewProps } from "./trimView";
+import { sentenceCase } from "~core/foot/wording";
+import { counted, everyWeeks } from "~core/units/counted";
 
 const WEEKS = 26;
 /** The intervals that are drawn as a row of feet. */
@@ -90,7 +92,7 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
     axisLimit: settings.axisLimitDeg,
     axisWorse: AXIS_WORSE_DEG.value,
   });
-  const run = runs.find(({ everyWeeks }) => everyWeeks === chosen);
+  const run = runs.find((one) => one.everyWeeks === chosen);
   const bare = question.finish === "barefoot";
   return (
     <div className="months">
@@ -101,7 +103,7 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
           </h2>
           <p className="quiet">
             <Fractions
-              text={`An estimate: toe grows ${wording.length(own ? own.growth.perDay * 30 : 0)} and turns ${wording.angle(Math.abs((own?.drift.perDay ?? 0) * 30))} ${(own?.drift.perDay ?? 0) < 0 ? "shallower" : "steeper"} in 30 days, ${own && own.growth.observations > 0 ? `from ${own.growth.observations} cycles of this foot` : "a general value, no cycles of this foot yet"}; the season counts.`}
+              text={`An estimate: toe grows ${wording.length(own ? own.growth.perDay * 30 : 0)} and turns ${wording.angle(Math.abs((own?.drift.perDay ?? 0) * 30))} ${(own?.drift.perDay ?? 0) < 0 ? "shallower" : "steeper"} in 30 days, ${own && own.growth.observations > 0 ? `from ${counted(own.growth.observations, "cycle")} of this foot` : "a general value, no cycles of this foot yet"}; the season counts.`}
             />
           </p>
         </div>
@@ -116,22 +118,19 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
         <CyclesChart
           model={model}
           show={show}
-          title={`${CYCLE_NAMES[measure]} over ${WEEKS} weeks, every ${chosen} weeks against other intervals`}
+          title={`${CYCLE_NAMES[measure]} over ${WEEKS} weeks, ${everyWeeks(chosen)} against other intervals`}
         />
       </div>
       <label className="months-toe">
         <Switch size="small" checked={toeOnlyBetween} onChange={setToeOnlyBetween} />
         Toe only, half way between, while horn grows fast
         {run && run.toeOnly > 0 && (
-          <span className="quiet">
-            {" "}
-            · {run.toeOnly} short {run.toeOnly === 1 ? "visit" : "visits"} of about 10 minutes
-          </span>
+          <span className="quiet"> · {counted(run.toeOnly, "short visit")} of about 10 minutes</span>
         )}
       </label>
       <div className="months-row" role="group" aria-label="Interval">
         {runs
-          .filter(({ everyWeeks }) => DRAWN.includes(everyWeeks) || everyWeeks === chosen)
+          .filter((one) => DRAWN.includes(one.everyWeeks) || one.everyWeeks === chosen)
           .map((one) => (
             <button
               key={one.everyWeeks}
@@ -140,14 +139,14 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
               aria-pressed={one.everyWeeks === chosen}
               onClick={() => setChosen(one.everyWeeks)}
             >
-              <b>every {one.everyWeeks === 1 ? "week" : `${one.everyWeeks} weeks`}</b>
+              <b>{everyWeeks(one.everyWeeks)}</b>
               <SideView
                 foot={one.last}
                 ghost={facts.drawn}
                 wording={wording}
                 guess={false}
                 labels={false}
-                title={`After half a year, every ${one.everyWeeks} weeks`}
+                title={`After half a year, ${everyWeeks(one.everyWeeks)}`}
               />
               <span>
                 <Fractions
@@ -163,12 +162,12 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
             ? "Even every week this foot passes the limits that make it due: it needs more than an interval."
             : longest === CYCLE_WEEKS.at(-1)
               ? "By these limits this foot keeps for eight weeks; the horse’s work may ask for less."
-              : `Up to every ${longest === 1 ? "week" : `${longest} weeks`} this foot stays inside the limits that make it due.`}
+              : `Up to ${everyWeeks(longest)} this foot stays inside the limits that make it due.`}
         </p>
         {run && (
           <p>
             <Fractions
-              text={`Every ${chosen} weeks: ${run.trims} trims, ${wording.cut(run.moments.at(-1)?.removed ?? 0)} of horn in all, ${wording.cut((run.moments.at(-1)?.removed ?? 0) / Math.max(1, run.trims))} at a time.`}
+              text={`${sentenceCase(everyWeeks(chosen))}: ${counted(run.trims, "trim")}, ${wording.cut(run.moments.at(-1)?.removed ?? 0)} of horn in all, ${wording.cut((run.moments.at(-1)?.removed ?? 0) / Math.max(1, run.trims))} at a time.`}
             />
           </p>
         )}
@@ -194,11 +193,9 @@ export function MonthsAhead({ context, bench }: TrimViewProps) {
             </tr>
           </thead>
           <tbody>
-            {runs.map(({ everyWeeks, trims, worst, moments }) => (
-              <tr key={everyWeeks}>
-                <th scope="row">
-                  {everyWeeks} {everyWeeks === 1 ? "week" : "weeks"}
-                </th>
+            {runs.map(({ everyWeeks: weeks, trims, worst, moments }) => (
+              <tr key={weeks}>
+                <th scope="row">{counted(weeks, "week")}</th>
                 <td>{trims}</td>
                 <td>
                   <Fractions text={wording.length(worst.toeLength)} />

@@ -5,6 +5,7 @@ import type { Level } from "../level";
 import { SIDES } from "../limb";
 import { sentenceCase } from "../wording";
 import type { Rule } from "./rule";
+import { counted } from "../../units/counted";
 
 /** What a thing found on the cleaned foot means by itself. Source: trade practice; the vet's are the vet's everywhere. */
 const FOUND: Partial<
@@ -128,7 +129,7 @@ export const FOUND_RULES: readonly Rule[] = [
       if (findsOf(look, "crack").length === 0 || daysOver === undefined || daysOver <= 0) return undefined;
       return {
         level: "act",
-        text: `A crack, and the foot is ${daysOver} ${daysOver === 1 ? "day" : "days"} past its date.`,
+        text: `A crack, and the foot is ${counted(daysOver, "day")} past its date.`,
         evidence: "An overdue foot is a long foot: more lever on the wall at every step.",
       };
     },
