@@ -55,7 +55,7 @@ export function awaitedFinds(looks: readonly Look[], limb: Limb, context: Awaite
   });
 }
 
-/** "Crack, quarter, outside, for 6 weeks. Was 12 mm below the hairline, about 21 mm today (18 to 24). Grown out in about 24 weeks." */
+/** "Crack, quarter, outside, for 6 weeks. Was 12 mm below the hairline, about 21 mm today (18 mm to 24 mm). Grown out in about 24 weeks." */
 export function awaitedInWords(find: AwaitedFind, day: IsoDate, wording: Wording): string {
   const { latest, forecast, since } = find;
   const place = latest.wall && `, ${wording.inOwnWords(WALL_PLACE_NAMES[latest.wall]).toLowerCase()}`;
