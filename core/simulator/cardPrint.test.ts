@@ -9,17 +9,16 @@ import { DAYLIGHT, type Conditions } from "./conditions";
 const SIZE = { width: 640, height: 480 };
 const BENEATH = 120;
 
+/** A sound foot from the side with the card beside it, and a camera straight before it. */
+function seenStraightOn() {
+  const scene = sceneOf(practiceFoot(seededRandom(5), { count: 0, size: 1 }).foot, "side");
+  const shot = { slantDeg: 0, azimuthDeg: 0, rollDeg: 0, distanceMm: 1500, focal35: 122 };
+  return { scene, camera: aimAt(scene, { ...SIZE, ...shot }) };
+}
+
 /** A card before an even grey, seen straight on: its picture, and the place of a point of it, mm from its top left. */
 function drawn(conditions: Partial<Conditions> = {}, seed = 3) {
-  const scene = sceneOf(practiceFoot(seededRandom(5), { count: 0, size: 1 }).foot, "side");
-  const camera = aimAt(scene, {
-    ...SIZE,
-    slantDeg: 0,
-    azimuthDeg: 0,
-    rollDeg: 0,
-    distanceMm: 1500,
-    focal35: 122,
-  });
+  const { scene, camera } = seenStraightOn();
   const pixels = new Uint8ClampedArray(4 * SIZE.width * SIZE.height).fill(BENEATH);
   const depth = new Float32Array(SIZE.width * SIZE.height).fill(Number.POSITIVE_INFINITY);
   drawCard(pixels, depth, scene, camera, seed, { ...DAYLIGHT, ...conditions });
@@ -82,15 +81,7 @@ describe("drawCard", () => {
   });
 
   test("what stands before it hides it", () => {
-    const scene = sceneOf(practiceFoot(seededRandom(5), { count: 0, size: 1 }).foot, "side");
-    const camera = aimAt(scene, {
-      ...SIZE,
-      slantDeg: 0,
-      azimuthDeg: 0,
-      rollDeg: 0,
-      distanceMm: 1500,
-      focal35: 122,
-    });
+    const { scene, camera } = seenStraightOn();
     const pixels = new Uint8ClampedArray(4 * SIZE.width * SIZE.height).fill(BENEATH);
     const near = new Float32Array(SIZE.width * SIZE.height).fill(10);
     drawCard(pixels, near, scene, camera, 3, DAYLIGHT);
