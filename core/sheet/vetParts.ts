@@ -221,6 +221,7 @@ export function observedParts(
 ): SheetPart[] {
   const items = visits
     .filter(({ date }) => date >= (one.opened ?? ""))
+    .sort((a, b) => a.date.localeCompare(b.date))
     .flatMap(({ date, observed }) => {
       const seen = one.feet.flatMap((limb) => {
         const said = observed[limb];

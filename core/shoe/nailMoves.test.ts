@@ -36,6 +36,23 @@ describe("soundStretches", () => {
     expect(soundStretches(10, 80, [[0, 100]])).toEqual([]);
   });
 
+  test("a mark just outside keeps its room all the same, and so does one just beside another", () => {
+    expect(soundStretches(10, 80, [[5, 9]])).toEqual([[11, 80]]);
+    expect(soundStretches(10, 80, [[81, 90]])).toEqual([[10, 79]]);
+    const both: Stretch[] = [
+      [40, 44],
+      [44.5, 45],
+    ];
+    expect(soundStretches(10, 80, both)).toEqual([
+      [10, 38],
+      [47, 80],
+    ]);
+    expect(soundStretches(10, 80, both.reverse())).toEqual([
+      [10, 38],
+      [47, 80],
+    ]);
+  });
+
   test("a mark elsewhere changes nothing", () => {
     expect(soundStretches(10, 80, [[90, 95]])).toEqual([[10, 80]]);
   });

@@ -1,26 +1,29 @@
 /** Nails nearer to each other than this split the wall, mm. Assumption, from stamped shoes. */
 export const LEAST_PITCH_MM = 12;
 
-/** Stretches of a side that take a nail, mm from the toe, in order: `from` to `to` without what is skipped. */
+/** A hole stays this far from marked wall, mm: about half a nail. */
+const HOLE_CLEAR_MM = 2;
+
+/** Stretches of a side that take a nail, mm from the toe, in order: `from` to `to` without what is marked, and not too near to it. */
 export function soundStretches(
   from: number,
   to: number,
   marked: readonly (readonly [number, number])[],
 ): [number, number][] {
   let free: [number, number][] = to >= from ? [[from, to]] : [];
-  for (const [a, b] of marked)
+  for (const [a, b] of marked) {
+    const [before, behind] = [a - HOLE_CLEAR_MM, b + HOLE_CLEAR_MM];
     free = free.flatMap(([x, y]): [number, number][] =>
-      b < x || a > y
+      behind <= x || before >= y
         ? [[x, y]]
         : [
-            ...(a > x ? [[x, a - HOLE_CLEAR_MM] as [number, number]] : []),
-            ...(b < y ? [[b + HOLE_CLEAR_MM, y] as [number, number]] : []),
+            ...(before >= x ? [[x, before] as [number, number]] : []),
+            ...(behind <= y ? [[behind, y] as [number, number]] : []),
           ],
     );
-  return free.filter(([x, y]) => y >= x);
+  }
+  return free;
 }
-/** A hole stays this far from marked wall, mm: about half a nail. */
-const HOLE_CLEAR_MM = 2;
 /** Steps in which places are tried, mm. */
 export const TRIED_EVERY_MM = 1;
 
