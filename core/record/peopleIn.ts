@@ -1,8 +1,8 @@
 import ICAL from "ical.js";
-import Papa from "papaparse";
 import { HORSE_USES } from "../constants/due";
 import { ANIMAL_KINDS } from "../foot/toeYardstick";
 import { fail, ok, type Issue, type Result } from "../result";
+import { readCsvText, TOO_LONG } from "./csvText";
 import type { Edit } from "./edit";
 import { FINISHES, horseSchema, type Horse } from "./horse";
 import { yardSchema, type Yard } from "./yard";
@@ -10,7 +10,15 @@ import { yardSchema, type Yard } from "./yard";
 /** A file of people, yards or horses as rows of text, with the names of its columns. */
 export interface PeopleTable {
   columns: string[];
-  rows: Record<string, string>[];
+  rows: PeopleRow[];
+}
+
+interface PeopleRow {
+  /** Its number in the file: the header of a CSV is row 1, of cards the first is. */
+  row: number;
+  /** By the name of the column. */
+  cells: Record<string, string>;
+  tooLong?: boolean;
 }
 
 /** What a column can mean here. */
@@ -65,12 +73,20 @@ export function readPeople(text: string): Result<PeopleTable> {
 }
 
 function csv(text: string): Result<PeopleTable> {
-  const parsed = Papa.parse<Record<string, string>>(text, {
-    header: true,
-    skipEmptyLines: "greedy",
-    transformHeader: (header) => header.trim(),
+  const { header, rows } = readCsvText(text);
+  // A second column of a name gets a number, so that each can be given its meaning.
+  const columns = header.map((name, at) => {
+    const before = header.slice(0, at).filter((one) => one === name).length;
+    return before === 0 || name === "" ? name : `${name} (${before + 1})`;
   });
-  return ok({ columns: (parsed.meta.fields ?? []).filter((name) => name !== ""), rows: parsed.data });
+  return ok({
+    columns: columns.filter((name) => name !== ""),
+    rows: rows.map(({ row, cells, tooLong }) => ({
+      row,
+      cells: Object.fromEntries(columns.map((name, at) => [name, cells[at] ?? ""])),
+      tooLong,
+    })),
+  });
 }
 
 function cards(text: string): Result<PeopleTable> {
@@ -84,7 +100,7 @@ function cards(text: string): Result<PeopleTable> {
     string,
     [name: string, parameters: unknown, type: string, ...values: unknown[]][],
   ][];
-  const rows = list.map(([, properties]) => {
+  const rows = list.map(([, properties], at) => {
     const of = (name: string): string => {
       const found = properties.find(([own]) => own === name)?.slice(3) ?? [];
       return found
@@ -93,7 +109,7 @@ function cards(text: string): Result<PeopleTable> {
         .join(name === "adr" ? ", " : " ");
     };
     const [, latitude = "", longitude = ""] = /^(?:geo:)?(-?[\d.]+)[,;\s]+(-?[\d.]+)/.exec(of("geo")) ?? [];
-    return {
+    const cells = {
       name: of("fn"),
       org: of("org"),
       tel: of("tel").replace(/^tel:/, ""),
@@ -102,6 +118,7 @@ function cards(text: string): Result<PeopleTable> {
       lat: latitude,
       lon: longitude,
     };
+    return { row: at + 1, cells };
   });
   return ok({ columns: ["name", "org", "tel", "adr", "note", "lat", "lon"], rows });
 }
@@ -142,20 +159,24 @@ export function peopleFrom(
 ): PeopleIn {
   const found: PeopleIn = { yards: [], horses: [], known: 0, issues: [] };
   const lower = (text: string) => text.trim().toLowerCase();
-  rows.forEach((row, index) => {
+  rows.forEach(({ row, cells, tooLong }) => {
     const at = (field: PeopleField): string => {
       const column = mapping[field];
-      return (column === undefined ? "" : (row[column] ?? "")).trim().replace(/^'(?=[=+\-@])/, "");
+      return (column === undefined ? "" : (cells[column] ?? "")).trim().replace(/^'(?=[=+\-@])/, "");
     };
     const issue = (field: PeopleField, message: string) => {
       const column = mapping[field] ?? field;
       found.issues.push({
         code: "bad-cell",
-        path: `${index + 2}.${column}`,
-        message: `Row ${index + 2}, ${column}: ${message}`,
+        path: `${row}.${column}`,
+        message: `Row ${row}, ${column}: ${message}`,
         value: at(field),
       });
     };
+    if (tooLong) {
+      found.issues.push({ code: "too-long", path: String(row), message: `Row ${row}: ${TOO_LONG}.` });
+      return;
+    }
     const name = at("yard") || at("person");
     if (name === "") return issue("yard", "neither a yard nor a person is named.");
     const place = [at("latitude"), at("longitude")];

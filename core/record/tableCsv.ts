@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import type { z } from "zod";
 import type { Issue, Result } from "../result";
+import { readCsvText, TOO_LONG } from "./csvText";
 
 /** A table of one's own as CSV: its columns in order, the field that each is, and which of them are text. */
 export interface TableShape<Row> {
@@ -44,12 +45,8 @@ export function readTableCsv<Row>(
   { schema, columns }: TableShape<Row>,
   newId: () => string,
 ): Result<(Row & { id: string })[]> {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
-    header: true,
-    skipEmptyLines: "greedy",
-    transformHeader: (header) => header.trim().toLowerCase(),
-  });
-  const header = parsed.meta.fields ?? [];
+  const { header: names, rows: lines } = readCsvText(text);
+  const header = names.map((name) => name.toLowerCase());
   const missing = columns
     .filter(({ name, optional }) => !optional && !header.includes(name))
     .map(({ name }) => name);
@@ -59,14 +56,26 @@ export function readTableCsv<Row>(
       "1",
       `Row 1: the ${missing.length === 1 ? "column" : "columns"} ${missing.join(", ")} ${missing.length === 1 ? "is" : "are"} missing. Wanted: ${columns.map(({ name }) => name).join(", ")}.`,
     );
-  if (parsed.data.length === 0) return refused("empty", "2", "There are no rows under the header.");
-  if (parsed.data.length > MOST_ROWS)
+  const twice = columns.find(({ name }) => header.indexOf(name) !== header.lastIndexOf(name));
+  if (twice)
+    return refused(
+      "twice-column",
+      `1.${twice.name}`,
+      `Row 1: the column ${twice.name} stands twice. Leave one.`,
+    );
+  if (lines.length === 0) return refused("empty", "2", "There are no rows under the header.");
+  if (lines.length > MOST_ROWS)
     return refused("too-many", "", `More than ${MOST_ROWS} rows: is this the right file?`);
   const issues: Issue[] = [];
   const rows: (Row & { id: string })[] = [];
-  for (const [index, row] of parsed.data.entries()) {
+  for (const { row, cells: typedCells, tooLong } of lines) {
+    if (tooLong) {
+      issues.push({ code: "too-long", path: String(row), message: `Row ${row}: ${TOO_LONG}.` });
+      continue;
+    }
+    const typedIn = (column: string): string => typedCells[header.indexOf(column)] ?? "";
     const cells = columns.flatMap(({ name, field, text: kind, optional }) => {
-      const typed = (row[name] ?? "").trim();
+      const typed = typedIn(name).trim();
       return optional && typed === "" ? [] : [[field, cell(typed, kind)]];
     });
     const read = schema.safeParse({ id: newId(), ...(Object.fromEntries(cells) as object) });
@@ -74,11 +83,11 @@ export function readTableCsv<Row>(
     else
       for (const { path, message } of read.error.issues) {
         const column = columns.find(({ field }) => field === path[0])?.name ?? String(path[0]);
-        const typed = row[column] ?? "";
+        const typed = typedIn(column);
         issues.push({
           code: "bad-cell",
-          path: `${index + 2}.${column}`,
-          message: `Row ${index + 2}, ${column}: ${message}${typed === "" ? "; it is empty" : `, not “${typed}”`}.`,
+          path: `${row}.${column}`,
+          message: `Row ${row}, ${column}: ${message}${typed === "" ? "; it is empty" : `, not “${typed}”`}.`,
           value: typed,
         });
       }
