@@ -79,7 +79,7 @@ test.describe("where the demo round was never made", () => {
     await expect(page.getByText("No horse fits.")).toBeVisible();
     await page.getByRole("button", { name: "Back to my own" }).first().click();
     await page.goto("/horses");
-    await expect(page.getByText("1 horses, 1 yards")).toBeVisible();
+    await expect(page.getByText("1 horse, 1 yard")).toBeVisible();
     await expect(page.getByRole("link", { name: /Wren/ })).toBeVisible();
   });
 });
