@@ -1,5 +1,5 @@
 import { Segmented } from "antd";
-import { memo } from "react";
+import { memo, useEffect, useRef } from "react";
 
 interface ViewTabsProps<View extends string> {
   label: string;
@@ -19,8 +19,16 @@ export const ViewTabs = memo(function ViewTabs<View extends string>({
   onShow,
   small = false,
 }: ViewTabsProps<View>) {
+  const strip = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // On a phone the strip may be longer than the screen. Only the strip is pushed along, never the page.
+    const chosen = strip.current?.querySelector<HTMLElement>(".ant-segmented-item-selected");
+    if (strip.current && chosen)
+      strip.current.scrollLeft = chosen.offsetLeft - (strip.current.clientWidth - chosen.offsetWidth) / 2;
+  }, [view]);
   return (
     <Segmented
+      ref={strip}
       {...(small ? { size: "small" as const } : { className: "way-tabs" })}
       aria-label={label}
       options={Object.entries(views).map(([value, words]) => ({

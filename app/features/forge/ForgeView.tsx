@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from "react";
+import { useMemo } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { ForgeRecords } from "~app/data/forge";
 import { Fractions } from "~app/ui/Fractions";
@@ -30,12 +30,6 @@ export function ForgeView(props: ForgeRecords & { today: string }) {
     () => (foot ? { id: forgingId(foot.visit.id, foot.limb), from: "bar" as const } : firstForging()),
     [foot],
   );
-  useEffect(() => {
-    // On a phone the strip of views is longer than the screen.
-    document
-      .querySelector(".forge .ant-segmented-item-selected")
-      ?.scrollIntoView({ block: "nearest", inline: "center" });
-  }, [view]);
   const anvil = useForging(props.forging, blank);
   const { measures } = anvil.forging;
   /* eslint-disable react-hooks/exhaustive-deps -- wording is the same while its unit, fraction and sides are */
