@@ -2,6 +2,7 @@ import { startTransition } from "react";
 import { hydrateRoot } from "react-dom/client";
 import { HydratedRouter } from "react-router/dom";
 import { updates } from "./data/updates";
+import { keepPressesSteady } from "./ui/steadyPress";
 
 /** Inside another page a press could be meant for something that lies over it: there it does not open. */
 function refuseFrame(): void {
@@ -11,6 +12,7 @@ function refuseFrame(): void {
 }
 
 if (window.top === window.self) {
+  keepPressesSteady();
   startTransition(() => {
     hydrateRoot(document, <HydratedRouter />);
   });

@@ -147,12 +147,44 @@ test("the argument cites the model on this foot, and leads to it", async ({ page
     .click();
   await page.getByRole("button", { name: "Start a visit" }).click();
   await page.getByRole("link", { name: /^Shoe,/ }).click();
-  const cited = page.getByText("By the model, on this foot:").first();
+  const cited = page.getByText("By the model, on this foot, against an ordinary shoe:").first();
   await expect(cited).toBeVisible();
   await expect(page.locator(".reason-ground").first()).toContainText(/sinks .* in the arena/);
   await page.locator(".reason-ground").first().getByRole("link", { name: "On the ground" }).click();
   await settled(page);
   await expect(column(page, "B")).toContainText("in the arena");
+});
+
+test("an edit of the shoe leaves what the model says of the advised one standing, and the page in its place", async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole("link", { name: "Horses", exact: true }).click();
+  await page
+    .getByRole("link", { name: /Brigadoon Lad/ })
+    .first()
+    .click();
+  await page.getByRole("button", { name: "Start a visit" }).click();
+  await page.getByRole("link", { name: /^Shoe,/ }).click();
+  const cited = page.locator(".reason-ground");
+  await expect(cited.first()).toBeVisible();
+  const argument = page.locator(".argument");
+  const handle = await argument.evaluateHandle((whole) => {
+    const gone: string[] = [];
+    new MutationObserver((changes) => {
+      for (const { removedNodes } of changes)
+        for (const node of removedNodes) gone.push((node.textContent ?? "").slice(0, 40));
+    }).observe(whole, { subtree: true, childList: true });
+    return gone;
+  });
+  const spec = page.getByRole("region", { name: "The specification" });
+  await spec.getByRole("textbox", { name: "Web" }).fill("27");
+  await spec.getByRole("textbox", { name: "Web" }).press("Enter");
+  await spec.getByRole("checkbox", { name: "Relief for the sole" }).click();
+  await spec.getByRole("combobox", { name: "Pad", exact: true }).selectOption("flat");
+  await expect(page.getByRole("status")).toContainText("Kept");
+  await expect(cited.first()).toBeVisible();
+  expect(await handle.jsonValue(), "lines that went from the argument").toEqual([]);
 });
 
 test.describe("by touch", () => {

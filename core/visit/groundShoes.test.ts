@@ -67,6 +67,7 @@ describe("what is put to the model for a proposed shoe", () => {
     const found = groundCaseOf(bench(), specOf("egg-bar"), { ...HORSE, footing: ["road", "soft arena"] });
     expect(found?.id).toBe("egg-bar");
     expect(found?.against).toBe("on");
+    expect(found?.againstInWords).toBe("the shoe that is on");
     expect(found?.grounds.map(({ id }) => id)).toEqual(["concrete", "arena"]);
     expect(found?.question.standing.load.newtons).toBe(3050);
   });
@@ -80,9 +81,30 @@ describe("what is put to the model for a proposed shoe", () => {
         { ...choices[0]!, id: "ordinary" },
       ],
     };
-    expect(groundCaseOf(withOrdinary, specOf("broad"), { ...HORSE, footing: [] })?.against).toBe("ordinary");
+    const found = groundCaseOf(withOrdinary, specOf("broad"), { ...HORSE, footing: [] });
+    expect(found?.against).toBe("ordinary");
+    expect(found?.againstInWords).toBe("an ordinary shoe");
     expect(groundCaseOf(bench(), { ...specOf("on"), width: 99 }, { ...HORSE, footing: [] })).toBeUndefined();
   });
+});
+
+test("a shoe that was chosen by hand is not what the one that is on, and advised, is held against", () => {
+  const { choices, ...rest } = bench();
+  const on = choices.find(({ id }) => id === "on")!;
+  const chosen = { ...on, id: "open", spec: { ...on.spec, relief: !on.spec.relief } };
+  const ordinary = { ...on, id: "ordinary", spec: { ...on.spec, width: on.spec.width - 3 } };
+  const found = groundCaseOf({ ...rest, choices: [on, chosen, ordinary] }, on.spec, {
+    ...HORSE,
+    footing: [],
+  });
+  expect(found?.against).toBe("ordinary");
+  const bar = { ...on, id: "on", spec: { ...on.spec, type: "egg bar" as const } };
+  const open = { ...on, id: "open", spec: { ...bar.spec, type: "plain" as const } };
+  const barred = groundCaseOf({ ...rest, choices: [bar, open, ordinary] }, bar.spec, {
+    ...HORSE,
+    footing: [],
+  });
+  expect(barred?.againstInWords).toBe("the same one open");
 });
 
 /** What the model says of one shoe against the ordinary one, on some grounds. */

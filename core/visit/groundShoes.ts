@@ -175,23 +175,44 @@ export const MOST_SHOES = 4;
 export const usualShoes = ({ choices }: GroundBench): string[] =>
   USUAL_IDS.filter((id) => choices.some((one) => one.id === id)).slice(0, MOST_SHOES);
 
-/** What a proposed shoe is held against: the shoe that is on, else an open one of the same bar, else an ordinary one. */
-const AGAINST = ["on", "open", "ordinary"];
+/** A proposed shoe and another, as they are put to the model. */
+export interface GroundCase {
+  /** The two by their place in the bench. */
+  id: string;
+  against: string;
+  /** The other one in words, as "the shoe that is on". */
+  againstInWords: string;
+  grounds: Ground[];
+  question: GroundQuestion;
+}
 
-/** What is put to the model for a proposed shoe: itself and another, on each ground that the horse goes on, at a walk. */
+/**
+ * What is put to the model for a proposed shoe: itself and another, on each ground that the horse goes on, at a walk. The
+ * other is the shoe that is on, else the same one open, else an ordinary one; what was chosen by hand meanwhile changes
+ * nothing of it.
+ */
 export function groundCaseOf(
   bench: GroundBench,
   spec: Specification,
   { massKg, fore, footing }: { massKg: number; fore: boolean; footing: readonly Footing[] },
-): { id: string; against: string; grounds: Ground[]; question: GroundQuestion } | undefined {
-  const same = (one: GroundChoice) => specDifferences(one.spec, spec).length === 0;
-  const own = bench.choices.find(same);
-  const against = AGAINST.flatMap((id) => bench.choices.find((one) => one.id === id && !same(one)) ?? [])[0];
-  if (!own || !against) return undefined;
+): GroundCase | undefined {
+  const alike = (one: Specification) =>
+    bench.choices.find((choice) => specDifferences(choice.spec, one).length === 0);
+  const named = (id: string) => bench.choices.find((choice) => choice.id === id);
+  const own = alike(spec);
+  const on = named("on");
+  const others: [GroundChoice | undefined, string][] = [
+    [on, on?.spec.type === "bare" ? "the bare foot" : "the shoe that is on"],
+    [alike(asBase(spec, "open")), "the same one open"],
+    [named("ordinary"), "an ordinary shoe"],
+  ];
+  const [against, againstInWords] = others.find(([other]) => other && other !== own) ?? [];
+  if (!own || !against || againstInWords === undefined) return undefined;
   const grounds = groundsOf(footing);
   return {
     id: own.id,
     against: against.id,
+    againstInWords,
     grounds,
     question: {
       foot: bench.foot,

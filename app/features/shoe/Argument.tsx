@@ -104,7 +104,7 @@ function OnGround({
   if (!claims || !says) return null;
   return (
     <span className="reason-ground">
-      <b>By the model, on this foot:</b> <Fractions text={says} />.{" "}
+      <b>By the model, on this foot, against {claims.against}:</b> <Fractions text={says} />.{" "}
       <Link className="link" to={`${groundAt}?shoes=${claims.shoes}`}>
         On the ground
       </Link>

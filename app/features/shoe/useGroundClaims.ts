@@ -12,10 +12,16 @@ import { groundCaseOf, type GroundBench } from "~core/visit/groundShoes";
 export interface GroundClaims {
   /** By the rule's id. */
   says: ReadonlyMap<string, string>;
+  /** What the proposed shoe is held against, in words. */
+  against: string;
   shoes: string;
 }
 
-/** Puts the reasons of one proposal that speak of ground to the model, for this foot on the horse's own grounds. */
+/**
+ * Puts the reasons of one proposal that speak of ground to the model, for this foot on the horse's own grounds. An edit
+ * of the shoe makes the bench anew: the model is asked again only where what it is asked is another question, so that
+ * the argument does not lose its lines, and the page its place, at each edit.
+ */
 export function useGroundClaims(
   { spec, reasonsFor, reasonsAgainst }: FittedProposal,
   facts: ShoeFacts,
@@ -31,17 +37,27 @@ export function useGroundClaims(
     rule.onGround ? [{ id: rule.id, claim: rule.onGround }] : [],
   );
   const speaks = rules.length > 0;
-  const [found, setFound] = useState<{ of: typeof asked; stood: StoodShoe[][] } | undefined>(undefined);
+  // The same shoe may be the advised one now and the chosen one next: its names are not the question.
+  const of = useMemo(
+    () =>
+      asked &&
+      JSON.stringify([asked.question, asked.grounds], (key, value: unknown) =>
+        NAMES.has(key) ? null : value,
+      ),
+    [asked],
+  );
+  const [found, setFound] = useState<{ of: typeof of; stood: StoodShoe[][] } | undefined>(undefined);
   useEffect(() => {
     if (!asked || !speaks) return;
     const { answer, cancel } = onGroundsInWorker(
       asked.question,
       asked.grounds.map(({ stiffness }) => stiffness),
     );
-    answer.then((stood) => setFound({ of: asked, stood })).catch(() => undefined);
+    answer.then((stood) => setFound({ of, stood })).catch(() => undefined);
     return cancel;
-  }, [asked, speaks]);
-  if (!asked || found?.of !== asked) return undefined;
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `of` says what is asked
+  }, [of, speaks]);
+  if (!asked || !found || found.of !== of) return undefined;
   const grounds = asked.grounds.map((ground, at) => ({
     ground,
     first: found.stood[at]?.[0],
@@ -49,6 +65,8 @@ export function useGroundClaims(
   }));
   return {
     says: new Map(rules.map(({ id, claim }) => [id, claimInWords(claim, grounds, wording)])),
+    against: asked.againstInWords,
     shoes: `${asked.against},${asked.id}`,
   };
 }
+const NAMES: ReadonlySet<string> = new Set(["id", "name"]);
