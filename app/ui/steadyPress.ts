@@ -16,9 +16,10 @@ export function keepPressesSteady(): void {
       on && event.isPrimary && event.button === 0 ? { on, x: event.clientX, y: event.clientY } : undefined;
   };
   const end = (event: MouseEvent) => {
+    if (!event.isTrusted) return;
     const pressed = down;
     down = undefined;
-    if (!pressed || !event.isTrusted || !pressed.on.isConnected) return;
+    if (!pressed?.on.isConnected) return;
     if (event.target instanceof Node && pressed.on.contains(event.target)) return;
     const { on, x, y } = pressed;
     if (Math.hypot(event.clientX - x, event.clientY - y) > SLIP_PX) return;
