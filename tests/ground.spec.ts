@@ -155,6 +155,36 @@ test("the argument cites the model on this foot, and leads to it", async ({ page
   await expect(column(page, "B")).toContainText("in the arena");
 });
 
+test("what the model and the own record say takes the place that was kept for it: nothing moves when it comes", async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const moved: number[] = [];
+    Object.assign(window, { moved });
+    new PerformanceObserver((list) => {
+      for (const shift of list.getEntries())
+        moved.push((shift as PerformanceEntry & { value: number }).value);
+    }).observe({ type: "layout-shift", buffered: true });
+  });
+  await openDemo(page);
+  await page.getByRole("link", { name: "Horses", exact: true }).click();
+  await page
+    .getByRole("link", { name: /Brigadoon Lad/ })
+    .first()
+    .click();
+  await page.getByRole("button", { name: "Start a visit" }).click();
+  await expect(page).toHaveURL(/visits/);
+  await page.goto(new URL(page.url()).pathname.replace(/[^/]+$/, "shoe?foot=LF"));
+  await expect(page.locator(".reason-ground").first()).toBeVisible();
+  await expect(page.locator(".reason-outcome").first()).toBeVisible();
+  // What moved in a frame is told after it.
+  const moved = await page.evaluate(async () => {
+    for (let frame = 0; frame < 3; frame++) await new Promise(requestAnimationFrame);
+    return (window as unknown as { moved: number[] }).moved;
+  });
+  expect(moved.reduce((sum, one) => sum + one, 0)).toBeLessThan(0.01);
+});
+
 test("an edit of the shoe leaves what the model says of the advised one standing, and the page in its place", async ({
   page,
 }) => {

@@ -138,6 +138,7 @@ export function Choose(props: ShoeViewProps) {
                     facts={shoeFacts}
                     bench={ground}
                     groundAt={`/ground/${visit.id}/${limb}`}
+                    recorded={lastShoe !== undefined}
                   />
                 )}
               </li>

@@ -10,8 +10,8 @@ import { groundCaseOf, type GroundBench } from "~core/visit/groundShoes";
 
 /** What the model of the ground says to each reason that claims something of it, and the shoes it was asked with. */
 export interface GroundClaims {
-  /** By the rule's id. */
-  says: ReadonlyMap<string, string>;
+  /** By the rule's id; undefined until the model has answered. */
+  says: ReadonlyMap<string, string> | undefined;
   /** What the proposed shoe is held against, in words. */
   against: string;
   shoes: string;
@@ -53,18 +53,25 @@ export function useGroundClaims(
       asked.question,
       asked.grounds.map(({ stiffness }) => stiffness),
     );
-    answer.then((stood) => setFound({ of, stood })).catch(() => undefined);
-    return cancel;
+    let left = false;
+    const give = (stood: StoodShoe[][]) => left || setFound({ of, stood });
+    // An argument without the model is still one.
+    answer.then(give, () => give([]));
+    return () => {
+      left = true;
+      cancel();
+    };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `of` says what is asked
   }, [of, speaks]);
-  if (!asked || !found || found.of !== of) return undefined;
+  if (!asked || !speaks) return undefined;
+  const stood = found?.of === of ? found?.stood : undefined;
   const grounds = asked.grounds.map((ground, at) => ({
     ground,
-    first: found.stood[at]?.[0],
-    own: found.stood[at]?.[1],
+    first: stood?.[at]?.[0],
+    own: stood?.[at]?.[1],
   }));
   return {
-    says: new Map(rules.map(({ id, claim }) => [id, claimInWords(claim, grounds, wording)])),
+    says: stood && new Map(rules.map(({ id, claim }) => [id, claimInWords(claim, grounds, wording)])),
     against: asked.againstInWords,
     shoes: `${asked.against},${asked.id}`,
   };

@@ -7,8 +7,14 @@ import type { Outcome } from "~core/outcome/outcomes";
 import type { Proposal } from "~core/shoe/advice/advise";
 import type { ShoeFacts } from "~core/shoe/facts";
 
-/** The user's own outcomes beside each reason of one proposal, by the rule's name; counted when its argument is open. */
-export function useOutcomes(proposal: Proposal | undefined, facts: ShoeFacts): ReadonlyMap<string, Outcome> {
+/**
+ * The user's own outcomes beside each reason of one proposal, by the rule's name; counted when its argument is open, and
+ * undefined until they are.
+ */
+export function useOutcomes(
+  proposal: Proposal | undefined,
+  facts: ShoeFacts,
+): ReadonlyMap<string, Outcome> | undefined {
   const settings = useSettings();
   const [counted, setCounted] = useState<{ of: string; found: ReadonlyMap<string, Outcome> }>();
   const asked = useMemo(
@@ -30,7 +36,7 @@ export function useOutcomes(proposal: Proposal | undefined, facts: ShoeFacts): R
         setCounted({ of, found: new Map(rows) });
       },
       // An argument without the own record is still one.
-      () => undefined,
+      () => left || setCounted({ of, found: NOTHING }),
     );
     return () => {
       left = true;
@@ -38,6 +44,7 @@ export function useOutcomes(proposal: Proposal | undefined, facts: ShoeFacts): R
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `of` says what is asked; settings change rarely
   }, [of]);
-  return counted?.of === of ? counted.found : NOTHING;
+  if (asked.length === 0) return NOTHING;
+  return counted?.of === of ? counted.found : undefined;
 }
 const NOTHING: ReadonlyMap<string, Outcome> = new Map();
