@@ -138,7 +138,8 @@ test("a horse is chosen by name; an unknown foot leaves the frame around it", as
   await expect(page.getByRole("link", { name: "Today", exact: true })).toBeVisible();
 });
 
-test("the argument cites the model on this foot, and leads to it", async ({ page }) => {
+/** A visit to a horse of the arena, whose shoe speaks of ground. */
+const startVisit = async (page: Page) => {
   await openDemo(page);
   await page.getByRole("link", { name: "Horses", exact: true }).click();
   await page
@@ -146,6 +147,11 @@ test("the argument cites the model on this foot, and leads to it", async ({ page
     .first()
     .click();
   await page.getByRole("button", { name: "Start a visit" }).click();
+  await expect(page).toHaveURL(/visits/);
+};
+
+test("the argument cites the model on this foot, and leads to it", async ({ page }) => {
+  await startVisit(page);
   await page.getByRole("link", { name: /^Shoe,/ }).click();
   const cited = page.getByText("By the model, on this foot, against an ordinary shoe:").first();
   await expect(cited).toBeVisible();
@@ -166,14 +172,7 @@ test("what the model and the own record say takes the place that was kept for it
         moved.push((shift as PerformanceEntry & { value: number }).value);
     }).observe({ type: "layout-shift", buffered: true });
   });
-  await openDemo(page);
-  await page.getByRole("link", { name: "Horses", exact: true }).click();
-  await page
-    .getByRole("link", { name: /Brigadoon Lad/ })
-    .first()
-    .click();
-  await page.getByRole("button", { name: "Start a visit" }).click();
-  await expect(page).toHaveURL(/visits/);
+  await startVisit(page);
   await page.goto(new URL(page.url()).pathname.replace(/[^/]+$/, "shoe?foot=LF"));
   await expect(page.locator(".reason-ground").first()).toBeVisible();
   await expect(page.locator(".reason-outcome").first()).toBeVisible();
@@ -188,13 +187,7 @@ test("what the model and the own record say takes the place that was kept for it
 test("an edit of the shoe leaves what the model says of the advised one standing, and the page in its place", async ({
   page,
 }) => {
-  await openDemo(page);
-  await page.getByRole("link", { name: "Horses", exact: true }).click();
-  await page
-    .getByRole("link", { name: /Brigadoon Lad/ })
-    .first()
-    .click();
-  await page.getByRole("button", { name: "Start a visit" }).click();
+  await startVisit(page);
   await page.getByRole("link", { name: /^Shoe,/ }).click();
   const cited = page.locator(".reason-ground");
   await expect(cited.first()).toBeVisible();
