@@ -4,9 +4,17 @@ import { claimInWords, type ClaimOnGround } from "../ground/claim";
 import { GROUNDS, type GroundId } from "../ground/grounds";
 import { wordingFor } from "../foot/wording";
 import type { GroundClaim } from "../shoe/advice/rule";
+import { asBase } from "../shoe/advice/dress";
 import { SHOE_RULES } from "../shoe/advice/advise";
 import { specDifferences, type Specification } from "../shoe/specification";
-import { groundByMeasures, groundCaseOf, MOST_SHOES, usualShoes, type GroundBench } from "./groundShoes";
+import {
+  groundByMeasures,
+  groundCaseOf,
+  MOST_SHOES,
+  usualShoes,
+  type GroundBench,
+  type GroundChoice,
+} from "./groundShoes";
 
 const WORDING = wordingFor({ unit: "mm", fraction: 16, side: "medial-lateral", leftRight: "left-right" });
 const bench = (): GroundBench => {
@@ -62,6 +70,16 @@ describe("a foot by two measures on the ground", () => {
 const specOf = (id: string): Specification => bench().choices.find((one) => one.id === id)!.spec;
 const HORSE = { massKg: 520, fore: true };
 
+/** A horse that wears one shoe, with another chosen by hand: as the records give them, each once. */
+function wearing(on: Specification, chosen?: Specification): GroundBench {
+  const { ordinary, tried, ...rest } = bench();
+  const choices: GroundChoice[] = [];
+  for (const [id, spec] of Object.entries({ on, chosen, "on-open": asBase(on, "open"), ordinary }))
+    if (spec && !choices.some((one) => specDifferences(one.spec, spec).length === 0))
+      choices.push({ id, spec, name: id, from: "otherwise", question: tried(spec) });
+  return { ...rest, ordinary, tried, choices };
+}
+
 describe("what is put to the model for a proposed shoe", () => {
   test("itself against the one that is on, on each ground that the horse goes on", () => {
     const found = groundCaseOf(bench(), specOf("egg-bar"), { ...HORSE, footing: ["road", "soft arena"] });
@@ -72,39 +90,28 @@ describe("what is put to the model for a proposed shoe", () => {
     expect(found?.question.standing.load.newtons).toBe(3050);
   });
 
-  test("the one that is on is held against another; a shoe that is not there against none", () => {
-    const { choices, ...rest } = bench();
-    const withOrdinary: GroundBench = {
-      ...rest,
-      choices: [
-        { ...choices.find(({ id }) => id === "broad")!, id: "on" },
-        { ...choices[0]!, id: "ordinary" },
-      ],
-    };
-    const found = groundCaseOf(withOrdinary, specOf("broad"), { ...HORSE, footing: [] });
-    expect(found?.against).toBe("ordinary");
-    expect(found?.againstInWords).toBe("an ordinary shoe");
+  test("the one that is on is held against an ordinary shoe, or with a bar against itself open", () => {
+    const broad = groundCaseOf(wearing(specOf("broad")), specOf("broad"), { ...HORSE, footing: [] });
+    expect(broad?.againstInWords).toBe("an ordinary shoe");
+    const bar = groundCaseOf(wearing(specOf("egg-bar")), specOf("egg-bar"), { ...HORSE, footing: [] });
+    expect(bar?.againstInWords).toBe("the same one open");
+  });
+
+  test("what was chosen by hand meanwhile changes nothing of it, be it another or the ordinary one itself", () => {
+    const broad = specOf("broad");
+    const before = groundCaseOf(wearing(broad), broad, { ...HORSE, footing: [] });
+    for (const chosen of [{ ...broad, relief: !broad.relief }, specOf("on"), broad]) {
+      const after = groundCaseOf(wearing(broad, chosen), broad, { ...HORSE, footing: [] });
+      expect(after?.againstInWords).toBe("an ordinary shoe");
+      expect(after?.question.shoes.map(({ question }) => question)).toEqual(
+        before?.question.shoes.map(({ question }) => question),
+      );
+    }
+  });
+
+  test("a shoe that is not there is held against none", () => {
     expect(groundCaseOf(bench(), { ...specOf("on"), width: 99 }, { ...HORSE, footing: [] })).toBeUndefined();
   });
-});
-
-test("a shoe that was chosen by hand is not what the one that is on, and advised, is held against", () => {
-  const { choices, ...rest } = bench();
-  const on = choices.find(({ id }) => id === "on")!;
-  const chosen = { ...on, id: "open", spec: { ...on.spec, relief: !on.spec.relief } };
-  const ordinary = { ...on, id: "ordinary", spec: { ...on.spec, width: on.spec.width - 3 } };
-  const found = groundCaseOf({ ...rest, choices: [on, chosen, ordinary] }, on.spec, {
-    ...HORSE,
-    footing: [],
-  });
-  expect(found?.against).toBe("ordinary");
-  const bar = { ...on, id: "on", spec: { ...on.spec, type: "egg bar" as const } };
-  const open = { ...on, id: "open", spec: { ...bar.spec, type: "plain" as const } };
-  const barred = groundCaseOf({ ...rest, choices: [bar, open, ordinary] }, bar.spec, {
-    ...HORSE,
-    footing: [],
-  });
-  expect(barred?.againstInWords).toBe("the same one open");
 });
 
 /** What the model says of one shoe against the ordinary one, on some grounds. */

@@ -37,6 +37,10 @@ export interface GroundChoice extends ComparedShoe {
 export interface GroundBench {
   foot: StandingFoot;
   choices: GroundChoice[];
+  /** The shoe that this foot would wear with nothing in particular. */
+  ordinary: Specification;
+  /** Any shoe as it would be tried on this foot, not moved by hand. */
+  tried: (spec: Specification) => GroundChoice["question"];
   /** Its outline goes through measured points, not through a guess. */
   measured: boolean;
 }
@@ -104,9 +108,20 @@ export function groundOfFoot(
       from: "advised",
     })),
     ...otherwise(shod),
+    ...(on.type === "bare"
+      ? []
+      : [
+          {
+            id: "on-open",
+            name: "The one that is on, open",
+            spec: asBase(on, "open"),
+            from: "otherwise",
+          } as const,
+        ]),
     { id: "ordinary", spec: ordinary, from: "ordinary" },
   ];
   const { drawn, measured } = shoe.toShoe;
+  const tried = (spec: Specification) => questionOn(shoe.tried, spec);
   return {
     foot: {
       corHeight: corHeightOf(drawn),
@@ -114,10 +129,10 @@ export function groundOfFoot(
       sulcusDepth: shoe.facts.sulcusDepthMm,
     },
     choices: eachOnce(asked, ordinary, (spec, from) =>
-      from === "chosen" && foot.shoe
-        ? fitChoice(shoe, foot.shoe, spec, wording).fit.question
-        : questionOn(shoe.tried, spec),
+      from === "chosen" && foot.shoe ? fitChoice(shoe, foot.shoe, spec, wording).fit.question : tried(spec),
     ),
+    ordinary,
+    tried,
     measured,
   };
 }
@@ -151,20 +166,23 @@ export function groundByMeasures({ end, width, length }: TwoMeasuresOfFoot): Res
       length,
     );
   const ordinary = ordinaryShoe(end === "fore" ? "LF" : "LH", MEASURES_KG);
+  // These two measures are the foot's; a shoe's stand out by its fullness.
+  const tried = (spec: Specification) =>
+    fitTwoMeasures({
+      end,
+      width: width + 2 * FRONT_FULLNESS_MM,
+      length: length + FRONT_FULLNESS_MM,
+      spec,
+    }).question;
   return ok({
     foot: { corHeight: COR_HEIGHT_PART * length },
     choices: eachOnce(
       [{ id: "on", spec: ordinary, from: "ordinary" }, ...otherwise(ordinary)],
       ordinary,
-      // These two measures are the foot's; a shoe's stand out by its fullness.
-      (spec) =>
-        fitTwoMeasures({
-          end,
-          width: width + 2 * FRONT_FULLNESS_MM,
-          length: length + FRONT_FULLNESS_MM,
-          spec,
-        }).question,
+      tried,
     ),
+    ordinary,
+    tried,
     measured: false,
   });
 }
@@ -196,17 +214,17 @@ export function groundCaseOf(
   spec: Specification,
   { massKg, fore, footing }: { massKg: number; fore: boolean; footing: readonly Footing[] },
 ): GroundCase | undefined {
-  const alike = (one: Specification) =>
-    bench.choices.find((choice) => specDifferences(choice.spec, one).length === 0);
-  const named = (id: string) => bench.choices.find((choice) => choice.id === id);
-  const own = alike(spec);
-  const on = named("on");
-  const others: [GroundChoice | undefined, string][] = [
-    [on, on?.spec.type === "bare" ? "the bare foot" : "the shoe that is on"],
-    [alike(asBase(spec, "open")), "the same one open"],
-    [named("ordinary"), "an ordinary shoe"],
+  const same = (one: Specification, other: Specification) => specDifferences(one, other).length === 0;
+  const { choices, ordinary, tried } = bench;
+  const on = choices.find(({ id }) => id === "on")?.spec ?? ordinary;
+  const others: [Specification, string][] = [
+    [on, on.type === "bare" ? "the bare foot" : "the shoe that is on"],
+    [asBase(spec, "open"), "the same one open"],
+    [ordinary, "an ordinary shoe"],
   ];
-  const [against, againstInWords] = others.find(([other]) => other && other !== own) ?? [];
+  const [other, againstInWords] = others.find(([one]) => !same(one, spec)) ?? [];
+  const own = choices.find((one) => same(one.spec, spec));
+  const against = other && choices.find((one) => same(one.spec, other));
   if (!own || !against || againstInWords === undefined) return undefined;
   const grounds = groundsOf(footing);
   return {
@@ -216,7 +234,7 @@ export function groundCaseOf(
     grounds,
     question: {
       foot: bench.foot,
-      shoes: [against, own].map(({ id, name, question }) => ({ id, name, question })),
+      shoes: [against, own].map((one) => ({ id: one.id, name: one.name, question: tried(one.spec) })),
       standing: {
         stiffness: (grounds[0] ?? HARDEST).stiffness,
         load: { newtons: paceLoad("walk", massKg, fore), x: 0, lead: 0 },

@@ -1,12 +1,12 @@
-import { useEffect, useMemo, useState } from "react";
+import { useMemo } from "react";
 import { useWording } from "~app/ui/useWording";
 import { onGroundsInWorker } from "~app/workers/ground";
 import { isFore } from "~core/foot/limb";
 import { claimInWords } from "~core/ground/claim";
-import type { StoodShoe } from "~core/ground/compare";
 import type { FittedProposal } from "~core/shoe/advice/fitted";
 import type { ShoeFacts } from "~core/shoe/facts";
-import { groundCaseOf, type GroundBench } from "~core/visit/groundShoes";
+import { groundCaseOf, type GroundBench, type GroundCase } from "~core/visit/groundShoes";
+import { useAnswer } from "./useAnswer";
 
 /** What the model of the ground says to each reason that claims something of it, and the shoes it was asked with. */
 export interface GroundClaims {
@@ -37,34 +37,18 @@ export function useGroundClaims(
     rule.onGround ? [{ id: rule.id, claim: rule.onGround }] : [],
   );
   const speaks = rules.length > 0;
-  // The same shoe may be the advised one now and the chosen one next: its names are not the question.
-  const of = useMemo(
-    () =>
-      asked &&
-      JSON.stringify([asked.question, asked.grounds], (key, value: unknown) =>
-        NAMES.has(key) ? null : value,
+  // An argument without the model is still one.
+  const stood = useAnswer(
+    speaks ? asked : undefined,
+    inWords,
+    ({ question, grounds }) =>
+      onGroundsInWorker(
+        question,
+        grounds.map(({ stiffness }) => stiffness),
       ),
-    [asked],
+    [],
   );
-  const [found, setFound] = useState<{ of: typeof of; stood: StoodShoe[][] } | undefined>(undefined);
-  useEffect(() => {
-    if (!asked || !speaks) return;
-    const { answer, cancel } = onGroundsInWorker(
-      asked.question,
-      asked.grounds.map(({ stiffness }) => stiffness),
-    );
-    let left = false;
-    const give = (stood: StoodShoe[][]) => left || setFound({ of, stood });
-    // An argument without the model is still one.
-    answer.then(give, () => give([]));
-    return () => {
-      left = true;
-      cancel();
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `of` says what is asked
-  }, [of, speaks]);
   if (!asked || !speaks) return undefined;
-  const stood = found?.of === of ? found?.stood : undefined;
   const grounds = asked.grounds.map((ground, at) => ({
     ground,
     first: stood?.[at]?.[0],
@@ -76,4 +60,9 @@ export function useGroundClaims(
     shoes: `${asked.against},${asked.id}`,
   };
 }
-const NAMES: ReadonlySet<string> = new Set(["id", "name"]);
+
+/** The same shoe may be the advised one now and the chosen one next: its names are not the question. */
+const inWords = ({ question, grounds }: GroundCase): string =>
+  JSON.stringify([question, grounds], (key, value: unknown) =>
+    key === "id" || key === "name" ? null : value,
+  );

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from "react";
+import { useMemo } from "react";
 import { session } from "~app/data/session";
 import { useSettings } from "~app/ui/useWording";
 import { outcomesInWorker } from "~app/workers/outcomes";
@@ -6,6 +6,7 @@ import { noiseOf } from "~core/foot/records/pairs";
 import type { Outcome } from "~core/outcome/outcomes";
 import type { Proposal } from "~core/shoe/advice/advise";
 import type { ShoeFacts } from "~core/shoe/facts";
+import { useAnswer } from "./useAnswer";
 
 /**
  * The user's own outcomes beside each reason of one proposal, by the rule's name; counted when its argument is open, and
@@ -16,35 +17,26 @@ export function useOutcomes(
   facts: ShoeFacts,
 ): ReadonlyMap<string, Outcome> | undefined {
   const settings = useSettings();
-  const [counted, setCounted] = useState<{ of: string; found: ReadonlyMap<string, Outcome> }>();
   const asked = useMemo(
     () => proposal?.reasonsFor.map(({ rule }) => ({ rule: rule.id, base: proposal.base })) ?? [],
     [proposal],
   );
-  const of = `${facts.limb} ${JSON.stringify(asked)}`;
-  useEffect(() => {
-    if (asked.length === 0) return;
-    const { answer, cancel } = outcomesInWorker(session.db.name, asked, facts, noiseOf(settings));
-    let left = false;
-    answer.then(
-      (outcomes) => {
-        if (left) return;
-        const rows = asked.flatMap(({ rule }, index): [string, Outcome][] => {
-          const outcome = outcomes[index];
-          return outcome && outcome.feet > 0 ? [[rule, outcome]] : [];
-        });
-        setCounted({ of, found: new Map(rows) });
-      },
-      // An argument without the own record is still one.
-      () => left || setCounted({ of, found: NOTHING }),
-    );
-    return () => {
-      left = true;
-      cancel();
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- `of` says what is asked; settings change rarely
-  }, [of]);
+  // An argument without the own record is still one.
+  const counted = useAnswer(
+    asked.length > 0 ? asked : undefined,
+    (rules) => `${facts.limb} ${JSON.stringify(rules)}`,
+    (rules) => outcomesInWorker(session.db.name, rules, facts, noiseOf(settings)),
+    [],
+  );
   if (asked.length === 0) return NOTHING;
-  return counted?.of === of ? counted.found : undefined;
+  return (
+    counted &&
+    new Map(
+      asked.flatMap(({ rule }, index): [string, Outcome][] => {
+        const outcome = counted[index];
+        return outcome && outcome.feet > 0 ? [[rule, outcome]] : [];
+      }),
+    )
+  );
 }
 const NOTHING: ReadonlyMap<string, Outcome> = new Map();
