@@ -4,6 +4,7 @@
  * an hour; `npm run bench -- screens arithmetic` measures the groups that are named.
  */
 import { arithmetic, pictures, rounds } from "./groups";
+import { histories } from "./merge";
 import { printPromises, type Promised } from "./promise";
 import { screens } from "./screens";
 
@@ -12,6 +13,7 @@ const GROUPS: Record<string, () => Promised[] | Promise<Promised[]>> = {
   arithmetic,
   rounds,
   pictures,
+  histories,
 };
 
 const asked = process.argv.slice(2);

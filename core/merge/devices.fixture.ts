@@ -1,6 +1,7 @@
 import { applyEdit, type Edit } from "../record/edit";
 import { records } from "../record/records.fixture";
 import { stamped } from "../record/places";
+import { TABLES } from "../record/schemas";
 import { stampKey, type History, type Stamp } from "../record/stamps";
 import { TABLE_NAMES, type Records } from "../record/tables";
 import { blankVisit } from "../record/visit";
@@ -15,6 +16,8 @@ interface Row {
 export interface Device {
   name: string;
   side: () => Side;
+  /** What it holds at this moment, not to be changed or kept. */
+  held: () => Records;
   edit: (edit: Omit<Edit, "was" | "label"> & { was?: unknown }, at: number) => void;
   merge: (other: Side, picks?: Record<string, Pick>, at?: number) => Merged;
   row: (table: Edit["table"], id: string) => Record<string, unknown> | undefined;
@@ -41,6 +44,7 @@ export function device(name: string, from: Side): Device {
   return {
     name,
     side,
+    held: () => records,
     row: (table, id) => rowsOf(table).find((one) => one.id === id) as Record<string, unknown> | undefined,
     edit: (edit, at) => {
       const before = rowsOf(edit.table).find(({ id }) => id === edit.id);
@@ -49,6 +53,8 @@ export function device(name: string, from: Side): Device {
       const forced =
         applied.kind === "applied" ? applied : applyEdit(before, { ...edit, was: applied.stored, label: "" });
       const after = forced.kind === "applied" ? (forced.record as Row | undefined) : before;
+      // As the store does: what a row may not be is not kept.
+      if (after && !TABLES[edit.table].safeParse(after).success) return;
       stamps.set(key, stamped(edit.table, { before, after }, stamps.get(key) ?? { key }, act(at)));
       put(edit.table, edit.id, after);
       did();

@@ -1,7 +1,10 @@
 import { describe, expect, test } from "@jest/globals";
 import { valueAt } from "../record/edit";
 import { records } from "../record/records.fixture";
+import { TABLES } from "../record/schemas";
 import { noRecords } from "../record/tables";
+import { noShoe } from "../shoe/shoeRecord";
+import { ordinaryShoe } from "../shoe/specification";
 import { nothingRead, type Reading } from "../foot/records/reading";
 import { contents, device, openVisit, pair, starting, toe, type Device } from "./devices.fixture";
 import { mergeSides } from "./merge";
@@ -115,6 +118,73 @@ describe("two devices' files are put together", () => {
     expect(laptop.row("horses", "g")).toMatchObject({ name: "Moth" });
     phone.merge(laptop.side());
     expect(phone.row("horses", "g")).toMatchObject({ name: "Moth" });
+    expect(contents(phone.side())).toEqual(contents(laptop.side()));
+  });
+
+  describe("a specification is taken away on one device and changed on the other", () => {
+    const SHOE = "v.LF.shoe";
+    /** Two devices with one chosen shoe; the phone undoes the choice, the laptop makes its web wider. */
+    const apart = (removedAt: number, widenedAt: number): [Device, Device] => {
+      const start = records();
+      const foot = { visitId: "v", horseId: "h", limb: "LF", date: "2026-11-02" } as const;
+      start.shoes.push({ id: SHOE, ...foot, ...noShoe(), spec: ordinaryShoe("LF", 500) });
+      const [phone, laptop] = [device("phone", starting(start)), device("laptop", starting(start))];
+      phone.edit({ table: "shoes", id: SHOE, path: ["spec"], now: undefined }, removedAt);
+      laptop.edit({ table: "shoes", id: SHOE, path: ["spec", "width"], now: 30 }, widenedAt);
+      return [phone, laptop];
+    };
+    const specOf = (one: Device) => valueAt(one.row("shoes", SHOE), ["spec"]);
+
+    test("it is asked for as one place, and the later one stands: removed at 20, widened at 10", () => {
+      const [phone, laptop] = apart(20, 10);
+      const { clashes } = laptop.merge(phone.side());
+      expect(clashes).toMatchObject([
+        { key: `shoes/${SHOE}/spec`, place: "spec", usual: "there", here: { value: { width: 30 } } },
+      ]);
+      expect(specOf(laptop)).toBeUndefined();
+      expect(TABLES.shoes.safeParse(laptop.row("shoes", SHOE)).success).toBe(true);
+      phone.merge(laptop.side());
+      expect(contents(phone.side())).toEqual(contents(laptop.side()));
+    });
+
+    test("widened later it stands whole on both, or goes where that is decided", () => {
+      const [phone, laptop] = apart(10, 20);
+      laptop.merge(phone.side());
+      expect(specOf(laptop)).toEqual({ ...ordinaryShoe("LF", 500), width: 30 });
+      phone.merge(laptop.side());
+      expect(specOf(phone)).toEqual(specOf(laptop));
+      const [other, third] = apart(10, 20);
+      third.merge(other.side(), { [`shoes/${SHOE}/spec`]: "there" }, 30);
+      expect(specOf(third)).toBeUndefined();
+      expect(other.merge(third.side()).clashes).toEqual([]);
+      expect(specOf(other)).toBeUndefined();
+    });
+
+    test("taken away with all of it known it goes without a question", () => {
+      const [phone, laptop] = apart(10, 20);
+      phone.merge(laptop.side());
+      phone.edit({ table: "shoes", id: SHOE, path: ["spec"], now: undefined }, 30);
+      expect(laptop.merge(phone.side()).clashes).toEqual([]);
+      expect(specOf(laptop)).toBeUndefined();
+    });
+  });
+
+  test("a list that would grow past its bound keeps the newest: 300 pairs on each side are 400 afterwards", () => {
+    const [phone, laptop] = pair();
+    const pairs = (year: number) =>
+      Array.from({ length: 300 }, (_, at) => ({
+        date: `${year}-${String(1 + Math.floor(at / 28)).padStart(2, "0")}-${String(1 + (at % 28)).padStart(2, "0")}`,
+        measure: "toeLength" as const,
+        a: at,
+        b: year,
+      }));
+    phone.edit({ table: "settings", id: "settings", path: ["pairs"], now: pairs(2025) }, 10);
+    laptop.edit({ table: "settings", id: "settings", path: ["pairs"], now: pairs(2026) }, 20);
+    expect(laptop.merge(phone.side()).clashes).toEqual([]);
+    const kept = valueAt(laptop.row("settings", "settings"), ["pairs"]) as { b: number; date: string }[];
+    expect([kept.length, kept.filter(({ b }) => b === 2026).length]).toEqual([400, 300]);
+    expect(kept.map(({ date }) => date)).toEqual(kept.map(({ date }) => date).sort());
+    phone.merge(laptop.side());
     expect(contents(phone.side())).toEqual(contents(laptop.side()));
   });
 

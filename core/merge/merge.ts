@@ -2,7 +2,6 @@ import { sameValue } from "../record/edit";
 import { stampKey, type History, type RowStamps, type Seen, type Stamp } from "../record/stamps";
 import type { Visit } from "../record/visit";
 import { LINKS, TABLE_NAMES, type Records, type TableName } from "../record/tables";
-import { TABLES } from "../record/schemas";
 import type { Pick } from "./place";
 import { mergeRow, type Answer, type Clash, type Happened, type Question, type Row } from "./row";
 
@@ -67,11 +66,17 @@ export function mergeSides(
     twins: [],
   };
   const living = new Map<TableName, Map<string, Row>>();
+  const rows: [Rows, Rows] = [new Map(), new Map()];
+  const removed = [removedIds(hereStamps), removedIds(thereStamps)];
   for (const table of TABLE_NAMES) {
     const [own, other] = [byId(here.records[table]), byId(there.records[table])];
-    const rows = new Map<string, Row>();
-    living.set(table, rows);
-    for (const id of idsOf(table, own, other, hereStamps, thereStamps)) {
+    rows[0].set(table, own);
+    rows[1].set(table, other);
+    const stays = new Map<string, Row>();
+    living.set(table, stays);
+    for (const id of new Set(
+      [own, other, ...removed.map((ids) => ids.get(table) ?? new Map())].flatMap((ids) => [...ids.keys()]),
+    )) {
       const key = stampKey(table, id);
       const question: Question = {
         table,
@@ -86,11 +91,10 @@ export function mergeSides(
       merged.clashes.push(...answer.clashes);
       if (answer.happened) count(merged.tally, table, answer.happened);
       take(merged, question, answer);
-      if (answer.row) rows.set(id, answer.row);
+      if (answer.row) stays.set(id, answer.row);
     }
   }
-  keepWhatIsHungOn(merged, living, here, there, thereStamps);
-  for (const { table, row } of merged.put) TABLES[table].parse(row);
+  keepWhatIsHungOn(merged, living, rows, thereStamps);
   merged.twins = twinsOf(
     here.records.visits,
     there.records.visits,
@@ -123,10 +127,10 @@ function count(tally: Merged["tally"], table: TableName, happened: keyof Tally):
 function keepWhatIsHungOn(
   merged: Merged,
   living: ReadonlyMap<TableName, Map<string, Row>>,
-  here: Side,
-  there: Side,
+  [own, other]: [Rows, Rows],
   thereStamps: ReadonlyMap<string, RowStamps>,
 ): void {
+  const back = new Map<string, RowStamps | undefined>();
   // Children come before their parents, so that one walk is enough but for rows of one table that point to one another.
   for (let again = true; again;) {
     again = false;
@@ -134,23 +138,21 @@ function keepWhatIsHungOn(
       for (const row of living.get(from)?.values() ?? []) {
         const id = (row as unknown as Record<string, unknown>)[field];
         if (typeof id !== "string" || living.get(to)?.has(id)) continue;
-        const own = (here.records[to] as Row[]).find((one) => one.id === id);
-        const back = own ?? (there.records[to] as Row[]).find((one) => one.id === id);
-        if (!back) continue;
-        living.get(to)?.set(id, back);
+        const kept = own.get(to)?.get(id);
+        const found = kept ?? other.get(to)?.get(id);
+        if (!found) continue;
+        living.get(to)?.set(id, found);
         const key = stampKey(to, id);
-        if (own) {
-          merged.gone = merged.gone.filter((one) => one.table !== to || one.id !== id);
-          merged.stamps = merged.stamps.filter((one) => one.key !== key);
-        } else {
-          merged.put.push({ table: to, row: back });
-          merged.stamps = merged.stamps.filter((one) => one.key !== key);
-          merged.stamps.push(thereStamps.get(key) ?? { key });
-        }
+        if (!kept) merged.put.push({ table: to, row: found });
+        back.set(key, kept ? undefined : (thereStamps.get(key) ?? { key }));
         count(merged.tally, to, "kept");
         again = true;
       }
   }
+  if (back.size === 0) return;
+  merged.gone = merged.gone.filter(({ table, id }) => !back.has(stampKey(table, id)));
+  merged.stamps = merged.stamps.filter(({ key }) => !back.has(key));
+  merged.stamps.push(...[...back.values()].filter((stamps) => stamps !== undefined));
 }
 
 /** Visits that only one of the two had, of one horse, on one day or both still to be done. */
@@ -174,20 +176,19 @@ function twinsOf(
   });
 }
 
+type Rows = Map<TableName, ReadonlyMap<string, Row>>;
 const byId = (rows: readonly Row[]): Map<string, Row> => new Map(rows.map((row) => [row.id, row]));
 const byKey = ({ stamps }: History): Map<string, RowStamps> => new Map(stamps.map((one) => [one.key, one]));
 
-/** The ids of a table that either device knows of, living or taken away. */
-function idsOf(
-  table: TableName,
-  own: ReadonlyMap<string, Row>,
-  other: ReadonlyMap<string, Row>,
-  ...stamps: ReadonlyMap<string, RowStamps>[]
-): Set<string> {
-  const ids = new Set([...own.keys(), ...other.keys()]);
-  const start = `${table}/`;
-  for (const side of stamps)
-    for (const { key, gone } of side.values())
-      if (gone && key.startsWith(start)) ids.add(key.slice(start.length));
-  return ids;
+/** By table, the rows that were taken away. */
+function removedIds(stamps: ReadonlyMap<string, RowStamps>): Map<string, Map<string, true>> {
+  const removed = new Map<string, Map<string, true>>();
+  for (const { key, gone } of stamps.values()) {
+    if (!gone) continue;
+    const slash = key.indexOf("/");
+    const table = key.slice(0, slash);
+    const ids = removed.get(table) ?? new Map<string, true>();
+    removed.set(table, ids.set(key.slice(slash + 1), true));
+  }
+  return removed;
 }

@@ -50,9 +50,20 @@ export function newer(
 
 const textOf = (value: unknown): string => JSON.stringify(sorted(value)) ?? "";
 
-/** All entries of two lists, each once, in an order that does not depend on whose list comes first. */
-export function together(mine: unknown, yours: unknown): unknown[] {
+/**
+ * All entries of two lists, each once, by their day (`date` or `on`, where they have one) and then in an order that does
+ * not depend on whose list comes first; of more than `most` the newest.
+ */
+export function together(mine: unknown, yours: unknown, most = Infinity): unknown[] {
   const all = [...((mine as unknown[] | undefined) ?? []), ...((yours as unknown[] | undefined) ?? [])];
-  const byText = new Map(all.map((entry) => [textOf(entry), entry]));
-  return [...byText.keys()].sort().map((text) => byText.get(text));
+  const byText = new Map(all.map((entry) => [`${dayOf(entry)} ${textOf(entry)}`, entry]));
+  return [...byText.keys()]
+    .sort()
+    .slice(-Math.min(most, byText.size))
+    .map((text) => byText.get(text));
 }
+
+const dayOf = (entry: unknown): string => {
+  const { date, on } = (entry ?? {}) as { date?: unknown; on?: unknown };
+  return String(date ?? on ?? "");
+};

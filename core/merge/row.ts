@@ -1,5 +1,7 @@
+import { MOST_PAIRS } from "../foot/records/pairs";
 import { sameValue, valueAt, withValueAt } from "../record/edit";
-import { emptyParts, placesOf, stepsTo } from "../record/places";
+import { emptyParts, placesOf, stepsTo, wholeParts } from "../record/places";
+import { TABLES } from "../record/schemas";
 import { knows, laterStamp, type RowStamps, type Seen, type Stamp } from "../record/stamps";
 import type { TableName } from "../record/tables";
 import { compare, newer, stampAt, together, usualOf, type Held, type Pick } from "./place";
@@ -31,11 +33,11 @@ export type Happened = "newThere" | "changedThere" | "goneThere" | "newHere" | "
 
 /** What belongs to the device and not to the round: it stays as it is. */
 const OWN_PLACES: Partial<Record<TableName, readonly string[]>> = { settings: ["theme", "cameraLens"] };
-/** Lists that only grow: what either has is in both afterwards. */
-const GROWING: Partial<Record<TableName, readonly string[]>> = {
-  settings: ["pairs", "cautionsRead"],
-  readings: ["confirmed"],
-  cases: ["reopened"],
+/** Lists that only grow, and how long they may become: what either has is in both afterwards. */
+const GROWING: Partial<Record<TableName, Readonly<Record<string, number>>>> = {
+  settings: { pairs: MOST_PAIRS, cautionsRead: Infinity },
+  readings: { confirmed: Infinity },
+  cases: { reopened: Infinity },
 };
 /** Rows that never change once they are kept. */
 const UNCHANGING: ReadonlySet<TableName> = new Set(["pictures"]);
@@ -97,64 +99,68 @@ function clashOfRow({ table, id, own, other, act, pick }: Question, usual: Pick)
     : { row: undefined, stamps: { key: own.stamps.key, gone: act }, clashes: [clash] };
 }
 
-/** A row that both have, place by place. */
+/** What stands afterwards at one place, and whose word it is. */
+interface Settled {
+  held: Held;
+  changed?: { here?: boolean; there?: boolean };
+}
+
+/** A row that both have: place by place, where that makes a sound row; else as a whole. */
 function mergePlaces(question: Question, ownRow: Row, otherRow: Row): Answer {
-  const { table, id, own, other, seen, act, pick } = question;
+  const { table, own, other } = question;
   const alike = JSON.stringify(ownRow) === JSON.stringify(otherRow) && sameValue(own.stamps, other.stamps);
   if (alike || UNCHANGING.has(table)) return { row: ownRow, stamps: own.stamps, clashes: [] };
+  const merged = settleByPlace(question, ownRow, otherRow);
+  return merged.row === ownRow || TABLES[table].safeParse(merged.row).success
+    ? merged
+    : settleWholeRow(question, ownRow, otherRow);
+}
+
+function settleByPlace(question: Question, ownRow: Row, otherRow: Row): Answer {
+  const { table, own, other, seen } = question;
   const [ours, theirs] = [placesOf(table, ownRow), placesOf(table, otherRow)];
   const made = newer({ stamp: own.stamps.made, seen: seen[0] }, { stamp: other.stamps.made, seen: seen[1] });
   const gone = newer({ stamp: own.stamps.gone, seen: seen[0] }, { stamp: other.stamps.gone, seen: seen[1] });
-  const names = new Set([
-    ...ours.keys(),
-    ...theirs.keys(),
-    ...Object.keys(own.stamps.places ?? {}),
-    ...Object.keys(other.stamps.places ?? {}),
-  ]);
   const clashes: Clash[] = [];
   const stamps: Record<string, Stamp> = {};
   let row = ownRow;
   let [changedHere, changedThere] = [false, false];
-  for (const place of names) {
-    const mine: Held = { value: ours.get(place), stamp: stampAt(own.stamps, ours, place) };
-    const yours: Held = { value: theirs.get(place), stamp: stampAt(other.stamps, theirs, place) };
-    let result = mine;
-    if (!OWN_PLACES[table]?.includes(place)) {
-      const verdict = compare(mine, yours, seen);
-      if (verdict === "same") {
-        const stamp = newer({ stamp: mine.stamp, seen: seen[0] }, { stamp: yours.stamp, seen: seen[1] });
-        result = { value: mine.value, stamp };
-      } else if (verdict === "there") {
-        result = yours;
-        changedThere = true;
-      } else if (verdict === "here") changedHere = true;
-      else if (GROWING[table]?.includes(place)) {
-        result = { value: together(mine.value, yours.value), stamp: act };
-        changedThere = changedHere = true;
-      } else {
-        const clash: Clash = {
-          key: `${table}/${id}/${place}`,
-          table,
-          id,
-          place,
-          here: mine,
-          there: yours,
-          usual: usualOf(mine, yours),
-        };
-        clashes.push(clash);
-        const picked = pick(clash.key) ?? clash.usual;
-        const { value, stamp } = picked === "here" ? mine : yours;
-        result = { value, stamp: picked === clash.usual ? stamp : act };
-        changedThere ||= picked === "there";
-        changedHere ||= picked === "here";
-      }
+  const put = (place: string, { held, changed }: Settled) => {
+    if (!sameValue(held.value, ours.get(place))) row = withValueAt(row, stepsTo(table, place), held.value);
+    const implied = ours.has(place) || held.value !== undefined ? made : gone;
+    if (held.stamp && !sameValue(held.stamp, implied)) stamps[place] = held.stamp;
+    changedHere ||= changed?.here === true;
+    changedThere ||= changed?.there === true;
+  };
+  const held = (place: string): [mine: Held, yours: Held] => [
+    { value: ours.get(place), stamp: stampAt(own.stamps, ours, place) },
+    { value: theirs.get(place), stamp: stampAt(other.stamps, theirs, place) },
+  ];
+  const names = [...namesOf(ours, theirs, own.stamps, other.stamps)];
+  const parts = wholeParts(table).filter(
+    (part) => (valueAt(ownRow, [part]) === undefined) !== (valueAt(otherRow, [part]) === undefined),
+  );
+  const inParts = new Set<string>();
+  for (const part of parts) {
+    const places = names.filter((place) => stepsTo(table, place)[0] === part);
+    const settled = settlePart(question, part, [ownRow, otherRow], places.map(held));
+    if (settled.clash) clashes.push(settled.clash);
+    for (const [at, place] of places.entries()) {
+      inParts.add(place);
+      put(place, settled.places[at] as Settled);
     }
-    if (!sameValue(result.value, mine.value)) row = withValueAt(row, stepsTo(table, place), result.value);
-    const implied = ours.has(place) || result.value !== undefined ? made : gone;
-    if (result.stamp && !sameValue(result.stamp, implied)) stamps[place] = result.stamp;
+    const taken = valueAt(settled.taken === "here" ? ownRow : otherRow, [part]);
+    if (taken === undefined) row = withValueAt(row, [part], undefined);
+  }
+  for (const place of names) {
+    if (inParts.has(place)) continue;
+    const [mine, yours] = held(place);
+    const settled = settlePlace(question, place, mine, yours);
+    if (settled.clash) clashes.push(settled.clash);
+    put(place, settled);
   }
   for (const part of emptyParts(table, otherRow))
-    if (valueAt(row, [part]) === undefined) row = withValueAt(row, [part], {});
+    if (!parts.includes(part) && valueAt(row, [part]) === undefined) row = withValueAt(row, [part], {});
   const happened = changedThere ? "changedThere" : changedHere ? "changedHere" : undefined;
   return {
     row,
@@ -168,6 +174,97 @@ function mergePlaces(question: Question, ownRow: Row, otherRow: Row): Answer {
     ...(happened && { happened }),
   };
 }
+
+/** One place that either has, or has a stamp of. */
+function settlePlace(
+  { table, id, seen, act, pick }: Question,
+  place: string,
+  mine: Held,
+  yours: Held,
+): Settled & { clash?: Clash } {
+  if (OWN_PLACES[table]?.includes(place)) return { held: mine };
+  const verdict = compare(mine, yours, seen);
+  if (verdict === "same") {
+    const stamp = newer({ stamp: mine.stamp, seen: seen[0] }, { stamp: yours.stamp, seen: seen[1] });
+    return { held: { value: mine.value, stamp } };
+  }
+  if (verdict === "there") return { held: yours, changed: { there: true } };
+  if (verdict === "here") return { held: mine, changed: { here: true } };
+  const most = GROWING[table]?.[place];
+  if (most !== undefined)
+    return {
+      held: { value: together(mine.value, yours.value, most), stamp: act },
+      changed: { here: true, there: true },
+    };
+  const usual = usualOf(mine, yours);
+  const clash: Clash = { key: `${table}/${id}/${place}`, table, id, place, here: mine, there: yours, usual };
+  const picked = pick(clash.key) ?? usual;
+  const { value, stamp } = picked === "here" ? mine : yours;
+  return { held: { value, stamp: picked === usual ? stamp : act }, changed: { [picked]: true }, clash };
+}
+
+/**
+ * A part that one of the two has taken away, or made, as a whole: all its places are taken from one side. Where each side
+ * did something to it that the other did not know of, it is asked for; the side that touched it last stands.
+ */
+function settlePart(
+  question: Question,
+  part: string,
+  [ownRow, otherRow]: [Row, Row],
+  places: readonly [mine: Held, yours: Held][],
+): { taken: Pick; places: Settled[]; clash?: Clash } {
+  const { table, id, seen, act, pick } = question;
+  const verdicts = new Set(places.map(([mine, yours]) => compare(mine, yours, seen)));
+  const asked = verdicts.has("both") || (verdicts.has("here") && verdicts.has("there"));
+  if (!asked)
+    return {
+      taken: verdicts.has("here") ? "here" : "there",
+      places: places.map(([mine, yours]) => settlePlace(question, part, mine, yours)),
+    };
+  const latest = (side: 0 | 1) =>
+    places.reduce<Stamp | undefined>((last, pair) => laterStamp(last, pair[side].stamp), undefined);
+  const here: Held = { value: valueAt(ownRow, [part]), stamp: latest(0) };
+  const there: Held = { value: valueAt(otherRow, [part]), stamp: latest(1) };
+  const usual = usualOf(here, there);
+  const clash: Clash = { key: `${table}/${id}/${part}`, table, id, place: part, here, there, usual };
+  const taken = pick(clash.key) ?? usual;
+  // What is taken whole outranks, at each of its places, what either side knew there.
+  const stamp = taken === usual ? (taken === "here" ? here : there).stamp : act;
+  return {
+    taken,
+    places: places.map(([mine, yours]) => ({
+      held: { value: (taken === "here" ? mine : yours).value, stamp },
+      changed: { [taken]: true },
+    })),
+    clash,
+  };
+}
+
+/** Places that do not go together: the whole row of the side that touched it last, and it is asked for. */
+function settleWholeRow(question: Question, ownRow: Row, otherRow: Row): Answer {
+  const { table, id, own, other, act, pick } = question;
+  const here: Held = { value: ownRow, stamp: latestOf(own.stamps) };
+  const there: Held = { value: otherRow, stamp: latestOf(other.stamps) };
+  const usual = usualOf(here, there);
+  const clash: Clash = { key: `${table}/${id}`, table, id, here, there, usual };
+  const picked = pick(clash.key) ?? usual;
+  const word = picked === usual ? (picked === "here" ? here : there).stamp : act;
+  const row = picked === "here" ? ownRow : otherRow;
+  const places = namesOf(placesOf(table, ownRow), placesOf(table, otherRow), own.stamps, other.stamps);
+  const stamps = {
+    ...(picked === "here" ? own.stamps : other.stamps),
+    ...(word && { places: Object.fromEntries([...places].map((place) => [place, word])) }),
+  };
+  return { row, stamps, clashes: [clash], happened: picked === "here" ? "changedHere" : "changedThere" };
+}
+
+/** Every place that either row has, or has a stamp of. */
+const namesOf = (
+  ours: ReadonlyMap<string, unknown>,
+  theirs: ReadonlyMap<string, unknown>,
+  ...stamps: RowStamps[]
+): Set<string> =>
+  new Set([...ours.keys(), ...theirs.keys(), ...stamps.flatMap(({ places = {} }) => Object.keys(places))]);
 
 const allKnown = (seen: Seen, { made, places = {} }: RowStamps): boolean =>
   [made, ...Object.values(places)].every((stamp) => knows(seen, stamp));

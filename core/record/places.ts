@@ -1,3 +1,4 @@
+import type { z } from "zod";
 import { sameValue, valueAt } from "./edit";
 import { TABLES } from "./schemas";
 import type { RowStamps, Stamp } from "./stamps";
@@ -25,6 +26,18 @@ function isMap(field: unknown): boolean {
   const { type, innerType } = (field as { def: { type: string; innerType?: unknown } }).def;
   return type === "record" || (innerType !== undefined && isMap(innerType));
 }
+
+/** Divided parts that cannot stand without some of their fields: such a part is made and taken away as a whole. */
+const WHOLE_PARTS: Readonly<Record<string, readonly string[]>> = Object.fromEntries(
+  TABLE_NAMES.map((table) => [
+    table,
+    (PARTS[table] ?? []).filter((part) => {
+      const field = (TABLES[table].shape as Record<string, z.ZodType>)[part];
+      return field !== undefined && !field.safeParse({}).success;
+    }),
+  ]),
+);
+export const wholeParts = (table: TableName): readonly string[] => WHOLE_PARTS[table] ?? [];
 
 const isPart = (value: unknown): value is Record<string, unknown> =>
   typeof value === "object" && value !== null && !Array.isArray(value);
