@@ -13,7 +13,8 @@ function timeKeeping(): number {
   const [horse] = start.horses;
   for (let at = 0; at < 400; at++) start.horses.push({ ...horse!, id: `g${at}` });
   const [phone, laptop] = [device("phone", starting(start)), device("laptop", starting(start))];
-  for (let at = 0; at < 400; at++) laptop.edit({ table: "horses", id: `g${at}`, path: [], now: undefined }, at);
+  for (let at = 0; at < 400; at++)
+    laptop.edit({ table: "horses", id: `g${at}`, path: [], now: undefined }, at);
   const there = phone.side();
   for (let at = 0; at < 4000; at++) there.records.visits.push(openVisit(`w${at}`, `g${at % 400}`));
   const here = laptop.side();

@@ -76,7 +76,7 @@ export async function writeToFolder(folder: Folder): Promise<string> {
     () => undefined,
   );
   const file = await answer;
-  await noteBackup(db, act, true);
+  await noteBackup(db, act, true).catch(() => undefined);
   return file;
 }
 

@@ -2,10 +2,23 @@ import { z } from "zod";
 import { seenSchema, type History, type Seen, type Stamp } from "~core/record/stamps";
 import type { Database } from "./database";
 
-/** This device as a store knows it: each filling of a store is a device of its own, and counts its acts. */
-const deviceSchema = z.object({ id: z.string(), name: z.string(), act: z.int() });
+/**
+ * This device as a store knows it. Each filling of a store, and each start of a page over it, is a device of its own to the
+ * others: a store may have been copied, or put back to an earlier state, and no two acts may ever bear one stamp. Acts are
+ * counted on through all starts of a filling.
+ */
+const deviceSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  act: z.int(),
+  /** The first id of this filling. */
+  store: z.string().optional(),
+  /** The last act before this id. */
+  since: z.int().optional(),
+});
 export type Device = z.infer<typeof deviceSchema>;
 
+const namesSchema = z.record(z.string(), z.string());
 const [DEVICE, SEEN, NAMES] = ["device", "seen", "devices"];
 
 /** What a device is called until its user says otherwise. */
@@ -32,6 +45,21 @@ export const knowDevice = (db: Database): Promise<void> =>
     if (!(await db.facts.get(DEVICE))) await keepDevice(db, await deviceOf(db));
   });
 
+/** A page starts over this store: from here on it acts under an id of its own; the ids before are known, if they acted. */
+export const startSitting = (db: Database): Promise<void> =>
+  db.transaction("rw", db.facts, async () => {
+    const device = await deviceOf(db);
+    const { id, name, act, store = id, since = 0 } = device;
+    if (act > since) {
+      const [seen, names] = [
+        await factOf(db, SEEN, seenSchema, {}),
+        await factOf(db, NAMES, namesSchema, {}),
+      ];
+      await keepKnown(db, { seen: { ...seen, [id]: act }, devices: { ...names, [id]: name } });
+    }
+    await keepDevice(db, { ...newDevice(name), act, store, since: act });
+  });
+
 /** The stamp of the next act of this device, counted; inside the transaction of the act, which writes `facts`. */
 export async function nextAct(db: Database): Promise<Stamp> {
   const device = await deviceOf(db);
@@ -52,7 +80,7 @@ export async function historyOf(db: Database): Promise<History | undefined> {
     const [{ id, name, act }, seen, names, stamps] = await Promise.all([
       deviceOf(db),
       factOf(db, SEEN, seenSchema, {}),
-      factOf(db, NAMES, z.record(z.string(), z.string()), {}),
+      factOf(db, NAMES, namesSchema, {}),
       db.stamps.toArray(),
     ]);
     return { device: { id, name }, devices: { ...names, [id]: name }, seen: { ...seen, [id]: act }, stamps };

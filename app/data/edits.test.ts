@@ -8,6 +8,9 @@ import { keepDraft, loadDrafts, draftAt } from "./drafts";
 import { exportBackup } from "./files";
 import { retryRefused, saveEdits, undoLast, UNDO_STEPS } from "./edits";
 import { backupFile } from "./storeFiles";
+import { readHorseFile, readRosterRecords, rosterOf } from "./queries";
+import { deviceOf } from "./device";
+import { storedPicture } from "./pictureBytes";
 import { readBackup } from "~core/record/backup";
 import { session } from "./session";
 
@@ -133,12 +136,98 @@ describe("records that hang on one another", () => {
     expect(await session.db.visits.count()).toBe(0);
   });
 
-  test("a backup of a store with a row that points to nothing restores, and carries that row", async () => {
+  test("a horse is not moved to a yard that another tab has taken away, and its making is not undone once one stands there", async () => {
+    const made: Yard = { ...yard, id: "y2", name: "Sedge End" };
+    await saveEdits([make("yards", made, "Sedge End")]);
+    await undoLast();
+    const moved = await saveEdits([change("horses", horse, ["yardId"], "y2", "Wren, yard")]);
+    expect(moved.kind === "failed" && moved.message).toContain("the yard that it belongs to was taken away");
+    expect((await stored())?.yardId).toBe("y");
+    session.setRefused([]);
+    await saveEdits([make("yards", made, "Sedge End")]);
+    await session.db.horses.put({ ...horse, yardId: "y2" });
+    expect((await undoLast()).kind).toBe("failed");
+  });
+
+  test("a backup of a store with rows that point to nothing holds them all, and restores them all", async () => {
+    await session.db.horses.put({ ...horse, yardId: "gone" });
     await session.db.visits.bulkPut([visit, { ...visit, id: "lost", horseId: "nobody" }]);
-    const text = await (await backupFile(session.db, [], "2026-11-23T08:00:00Z")).text();
-    const read = readBackup(text);
-    expect(read.ok && read.value.records.visits.map(({ id }) => id)).toEqual(["v"]);
-    expect((JSON.parse(text) as { leftOut: unknown[] }).leftOut).toHaveLength(1);
+    const read = readBackup(await (await backupFile(session.db, [], "2026-11-23T08:00:00Z")).text());
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    const { yards, horses, visits } = read.value.records;
+    expect(visits.map(({ id, horseId }) => [id, horseId])).toEqual([
+      ["lost", "nobody"],
+      ["v", "h"],
+    ]);
+    expect(horses.map(({ id, yardId }) => [id, yardId])).toContainEqual(["h", "gone"]);
+    expect(yards.map(({ id, name }) => [id, name])).toContainEqual(["gone", "Yard not known"]);
+    expect(horses.find(({ id }) => id === "nobody")?.name).toBe("Horse not known");
+  });
+
+  test("a horse whose yard is not there stands on the round and opens", async () => {
+    await session.db.horses.put({ ...horse, yardId: "gone" });
+    const rows = rosterOf(await readRosterRecords("2026-11-23"));
+    expect(rows.map((row) => [row.horse.name, row.yard.name])).toEqual([["Wren", "Yard not known"]]);
+    expect((await readHorseFile("h"))?.yard.name).toBe("Yard not known");
+  });
+});
+
+describe("a backup that is made while somebody works", () => {
+  test("is of one moment, wherever the work falls: both halves of a change, and the act that made them", async () => {
+    for (let wait = 0; wait < 24; wait++) {
+      const start = (await session.db.visits.get("v")) ?? visit;
+      if (!(await session.db.visits.get("v"))) await saveEdits([make("visits", visit, "visit")]);
+      const { act } = await deviceOf(session.db);
+      let horseNow = (await stored())!;
+      let visitNow = start;
+      const working = (async () => {
+        for (let step = 1; step <= 6; step++) {
+          const name = `${wait} ${step}`;
+          await saveEdits([
+            change("horses", horseNow, ["name"], name, "name"),
+            change("visits", visitNow, ["watch"], name, "watch"),
+          ]);
+          [horseNow, visitNow] = [
+            { ...horseNow, name },
+            { ...visitNow, watch: name },
+          ];
+        }
+      })();
+      for (let tick = 0; tick < wait; tick++) await new Promise((done) => setTimeout(done));
+      const file = await backupFile(session.db, [], "2026-11-23T08:00:00Z");
+      await working;
+      const read = readBackup(await file.text());
+      if (!read.ok) throw new Error(read.issues[0]?.message);
+      const { records, history } = read.value;
+      const [named, watched] = [records.horses[0]?.name, records.visits[0]?.watch];
+      const step = history!.seen[history!.device.id]! - act;
+      if (step > 0) expect([wait, named, watched]).toEqual([wait, `${wait} ${step}`, `${wait} ${step}`]);
+      const stamp = history!.stamps.find(({ key }) => key === "horses/h")?.places?.name;
+      if (step > 0) expect(stamp?.[1]).toBe(act + step);
+    }
+  });
+
+  test("a photograph that is taken away meanwhile is in it whole or not at all", async () => {
+    const picture = { id: "p", type: "image/png" as const, data: "aGk=" };
+    const photo = { id: "f", visitId: "v", horseId: "h", limb: "LF", view: "sole", pictureId: "p" };
+    await session.db.visits.put({ ...visit, status: "signed" });
+    for (let wait = 0; wait < 12; wait++) {
+      await session.db.pictures.put(storedPicture(picture) as never);
+      await session.db.photos.put(photo as never);
+      const file = backupFile(session.db, [], "2026-11-23T08:00:00Z");
+      for (let tick = 0; tick < wait; tick++) await new Promise((done) => setTimeout(done));
+      await session.db.transaction("rw", session.db.photos, session.db.pictures, async () => {
+        await session.db.photos.delete("f");
+        await session.db.pictures.delete("p");
+      });
+      const { records } = JSON.parse(await (await file).text()) as {
+        records: { photos: unknown[]; pictures: { data: string }[] };
+      };
+      expect([wait, records.pictures.map(({ data }) => data)]).toEqual([
+        wait,
+        records.photos.length === 1 ? ["aGk="] : [],
+      ]);
+    }
   });
 });
 

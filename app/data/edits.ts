@@ -143,9 +143,12 @@ async function keep({ edits, drafts }: Change): Promise<Saved> {
 async function attempt(change: Change, work: () => Promise<void>): Promise<Saved> {
   const { db } = session;
   const tables = [...new Set(change.edits.map((edit) => edit.table))];
-  // Only a record that is made or taken away asks what it hangs on, or what hangs on it.
+  // A record that is made or taken away asks what it hangs on, or what hangs on it; so does a pointer that is changed.
   const whole = new Set(change.edits.filter(({ path }) => path.length === 0).map(({ table }) => table));
-  const linked = LINKS.flatMap(({ from, to }) => (whole.has(from) || whole.has(to) ? [from, to] : []));
+  const linked = LINKS.flatMap(({ from, field, to }) => {
+    if (whole.has(from) || whole.has(to)) return [from, to];
+    return change.edits.some(({ table, path }) => table === from && path[0] === field) ? [to] : [];
+  });
   try {
     await db.transaction(
       "rw",
@@ -214,11 +217,10 @@ const KINDS: Partial<Record<TableName, string>> = {
 };
 const kindOf = (table: TableName): string => KINDS[table] ?? "record";
 
-/** No record may point to nothing: neither one that is made, nor those that hang on one that is taken away. */
+/** No record may point to nothing: neither one that is made or changed, nor those that hang on one that is taken away. */
 async function refuseOrphans({ table, id, path, now, label }: Edit): Promise<void> {
-  if (path.length > 0) return;
   const { db } = session;
-  if (now === undefined) {
+  if (path.length === 0 && now === undefined) {
     for (const { from, field } of LINKS.filter(({ to }) => to === table)) {
       const rows = db.table<Record<string, unknown>, string>(from);
       const indexed = rows.schema.idxByName[field] !== undefined;
@@ -232,8 +234,11 @@ async function refuseOrphans({ table, id, path, now, label }: Edit): Promise<voi
     }
     return;
   }
-  for (const { field, to } of LINKS.filter(({ from }) => from === table)) {
-    const target = (now as Record<string, unknown>)[field];
+  const pointers = LINKS.filter(
+    ({ from, field }) => from === table && (path.length === 0 || path[0] === field),
+  );
+  for (const { field, to } of pointers) {
+    const target = path.length === 0 ? (now as Record<string, unknown>)[field] : now;
     if (typeof target === "string" && (await db.table(to).get(target)) === undefined)
       throw new Refusal(
         `“${label}” could not be kept: the ${kindOf(to)} that it belongs to was taken away in another tab.`,

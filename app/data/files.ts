@@ -3,6 +3,7 @@ import type { Backup } from "~core/record/backupText";
 import type { Edit } from "~core/record/edit";
 import { noteBackup } from "./backupNote";
 import { deviceOf } from "./device";
+import { PACKED_TYPE } from "./packed";
 import { rescueFile } from "./rescue";
 import { session } from "./session";
 import { backupFile, fillStore, type Report } from "./storeFiles";
@@ -20,7 +21,8 @@ export const startBackup = (report: Report, passphrase?: string) => {
   return startFiles(async (remote, told) => {
     const { act } = await deviceOf(db);
     const file = await remote.backup(db.name, await refusedEdits(), { madeAt, passphrase }, told);
-    await noteBackup(db, act, false);
+    // A store that is full takes no note of it: the file is handed over all the same.
+    await noteBackup(db, act, false).catch(() => undefined);
     return file;
   }, report);
 };
@@ -62,12 +64,13 @@ export function restored(epoch: string): void {
   session.tellOthers("restored");
 }
 
-/** Hands a text, or bytes, to the user as a file. */
+/** Hands a text, or bytes, to the user as a file; what is packed says so in its name. */
 export function download(name: string, type: string, content: string | Blob | Uint8Array<ArrayBuffer>): void {
-  const url = URL.createObjectURL(new Blob([content], { type }));
+  const isPacked = content instanceof Blob && content.type === PACKED_TYPE;
+  const url = URL.createObjectURL(isPacked ? content : new Blob([content], { type }));
   const link = document.createElement("a");
   link.href = url;
-  link.download = name;
+  link.download = isPacked ? `${name}.gz` : name;
   link.click();
   setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }

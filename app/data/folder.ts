@@ -1,4 +1,5 @@
 import { readBackup } from "~core/record/backup";
+import { PACKED_TYPE, textOf } from "./packed";
 
 /** Backups of one device that are kept in the folder. */
 const KEPT = 10;
@@ -22,16 +23,18 @@ export async function writeInto(
   file: Blob,
 ): Promise<string> {
   const start = `plumbline-${plain(device)}-`;
-  const name = `${start}${madeAt.slice(0, 19).replace("T", "-").replaceAll(":", "")}.json`;
+  const ending = file.type === PACKED_TYPE ? ".json.gz" : ".json";
+  const name = `${start}${madeAt.slice(0, 19).replace("T", "-").replaceAll(":", "")}${ending}`;
   const handle = await folder.getFileHandle(name, { create: true });
   const writer = await handle.createWritable();
   await writer.write(file);
   await writer.close();
-  const back = readBackup(await (await handle.getFile()).text());
+  const text = await textOf(await handle.getFile());
+  const back = text.ok ? readBackup(text.value) : text;
   if (!back.ok) throw new Error(`The backup in the folder is not sound: ${back.issues[0]?.message ?? ""}`);
   const names: string[] = [];
   for await (const one of (folder as unknown as { keys: () => AsyncIterable<string> }).keys())
-    if (one.startsWith(start) && one.endsWith(".json")) names.push(one);
+    if (one.startsWith(start) && /\.json(\.gz)?$/.test(one)) names.push(one);
   for (const old of names.sort().slice(0, -KEPT)) await folder.removeEntry(old);
   return name;
 }

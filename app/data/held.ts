@@ -26,8 +26,8 @@ function readHeld(beside: Beside): Held | undefined {
 
 async function found(db: Database) {
   await knowDevice(db);
-  const [{ id }, horses] = await Promise.all([deviceOf(db), db.horses.count()]);
-  return { device: id, horses };
+  const [{ id, store = id }, horses] = await Promise.all([deviceOf(db), db.horses.count()]);
+  return { device: store, horses };
 }
 
 /** Notes beside the store what it holds. */

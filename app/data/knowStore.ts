@@ -1,9 +1,13 @@
 import { EPOCH } from "./database";
-import { knowDevice } from "./device";
+import { startSitting } from "./device";
 import { session } from "./session";
 
-/** Which filling of the store this tab shows: read once, when the page loads. */
+/** Which filling of the store this tab shows, and under which id it acts: settled once, when the page loads. */
 export async function knowStore(): Promise<void> {
-  session.epoch ??= { value: (await session.db.facts.get(EPOCH))?.value };
-  await knowDevice(session.db);
+  const { db } = session;
+  if (session.epoch) return;
+  const { value } = (await db.facts.get(EPOCH)) ?? {};
+  // Where nothing can be written the page still opens: what is in it can be read, and taken out as a file.
+  await startSitting(db).catch(() => undefined);
+  session.epoch ??= { value };
 }

@@ -4,7 +4,7 @@ import { records } from "~core/record/records.fixture";
 import { change, make, remove } from "~core/record/change";
 import type { Visit } from "~core/record/visit";
 import { saveEdits, undoLast } from "./edits";
-import { renameDevice } from "./device";
+import { deviceOf, historyOf, renameDevice, startSitting } from "./device";
 import { restoreBackup } from "./files";
 import { lookAtMerge, putTogether } from "./mergeStore";
 import { databaseOf, session } from "./session";
@@ -73,6 +73,50 @@ describe("what a store knows of its own acts", () => {
     expect(after.device.id).not.toBe(before.device.id);
     expect(after.seen[before.device.id]).toBe(before.seen[before.device.id]);
     expect(after.stamps).toEqual(before.stamps);
+  });
+});
+
+describe("a store that was copied with all it holds, or put back to an earlier state", () => {
+  const copyInto = async (from: typeof db, into: typeof db) => {
+    for (const { name } of from.tables) {
+      await into.table(name).clear();
+      await into.table(name).bulkPut(await from.table(name).toArray());
+    }
+  };
+
+  test("acts under an id of its own from its next start on: what both changed is asked", async () => {
+    await putToe(92);
+    await copyInto(db, phone);
+    await Promise.all([startSitting(db), startSitting(phone)]);
+    // Number by number the two go on alike, with other values.
+    await putToe(95);
+    const here = await fileOf(db);
+    await copyInto(phone, db);
+    await putToe(97);
+    const look = await lookAtMerge(db, here);
+    expect(look.clashes.map(({ what }) => what)).toEqual(["toe length"]);
+    expect(look.clashes[0]).toMatchObject({ here: { value: "97 mm" }, there: { value: "95 mm" } });
+  });
+
+  test("a file of what it had done before it was put back brings that in again", async () => {
+    await putToe(92);
+    await copyInto(db, phone);
+    await putToe(95);
+    const later = await fileOf(db);
+    await copyInto(phone, db);
+    await startSitting(db);
+    expect((await lookAtMerge(db, later)).clashes).toEqual([]);
+    await putToe(90);
+    expect((await lookAtMerge(db, later)).clashes).toHaveLength(1);
+  });
+
+  test("its acts are counted on; a start without acts leaves no id behind", async () => {
+    await putToe(92);
+    const { act } = await deviceOf(db);
+    for (let start = 0; start < 5; start++) await startSitting(db);
+    await putToe(93);
+    expect((await deviceOf(db)).act).toBe(act + 1);
+    expect(Object.keys((await historyOf(db))?.seen ?? {})).toHaveLength(2);
   });
 });
 

@@ -9,10 +9,10 @@ import type { SetAside } from "~core/record/setAside";
 import type { History, Stamp } from "~core/record/stamps";
 import { TABLE_NAMES, type RecordOf, type TableName } from "~core/record/tables";
 import { EPOCH, type Database } from "./database";
-import { deviceOf, historyOf, keepKnown, nextAct } from "./device";
+import { deviceOf, keepKnown, nextAct } from "./device";
 import { stampRow } from "./stampRow";
 import { storedPicture } from "./pictureBytes";
-import { readRecords, type Report } from "./storeFiles";
+import { snapshot, type Report } from "./storeFiles";
 
 /** What bringing another device's file in would do, before anything happens. */
 export interface MergeLook {
@@ -45,14 +45,8 @@ const stateOf = async (db: Database): Promise<string> =>
 
 /** What the store holds, but for the bytes of its pictures: those never change. */
 async function sideOf(db: Database): Promise<Side> {
-  const records = await readRecords(
-    db,
-    [],
-    TABLE_NAMES.filter((name) => name !== "pictures"),
-  );
-  const ids = (await db.pictures.toCollection().primaryKeys()) as string[];
-  records.pictures = ids.map((id) => ({ id, type: "image/jpeg", data: "" }));
-  return { records, history: (await historyOf(db)) ?? OLDER };
+  const { records, history } = await snapshot(db, []);
+  return { records, history: history ?? OLDER };
 }
 
 /** What would happen, and what has to be asked. */

@@ -1,4 +1,5 @@
 import Dexie from "dexie";
+import { yardNotKnown } from "~core/record/orphans";
 import { DEFAULT_SETTINGS, type Settings } from "~core/record/settings";
 import { inCare, type HorseInCare, type Horse } from "~core/record/horse";
 import type { Case } from "~core/case/caseRecord";
@@ -102,8 +103,7 @@ export async function readHorseFile(horseId: string): Promise<HorseFile | undefi
     readSettings(),
   ]);
   if (!horse) return undefined;
-  const yard = await db.yards.get(horse.yardId);
-  if (!yard) return undefined;
+  const yard = (await db.yards.get(horse.yardId)) ?? yardNotKnown(horse.yardId);
   return {
     horse,
     yard,

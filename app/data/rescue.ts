@@ -23,8 +23,13 @@ export async function rescueFile(name: string, madeAt: string): Promise<Blob> {
       `{\n "format": "plumbline-backup",\n "version": ${version},\n "madeAt": ${JSON.stringify(madeAt)},\n "records": {`,
     ];
     const there = TABLE_NAMES.filter((table) => db.objectStoreNames.contains(table));
+    // One transaction: nothing of it is older or newer than the rest.
+    const reading = there.length > 0 ? db.transaction(there) : undefined;
+    const stored = await Promise.all(
+      there.map((table) => asked<unknown[]>((reading as IDBTransaction).objectStore(table).getAll())),
+    );
     for (const [at, table] of there.entries()) {
-      const rows = await asked<unknown[]>(db.transaction(table).objectStore(table).getAll());
+      const rows = stored[at] ?? [];
       const kept =
         table === "pictures"
           ? await Promise.all(

@@ -11,8 +11,21 @@ export function storageTrouble(error: unknown): string {
     )
   )
     return "The browser does not let Plumbline store anything (private window, or storage switched off). What you typed is still on the screen. Export a backup now.";
-  const detail = error instanceof Error ? error.message : String(error);
-  return `This could not be kept: ${detail}. What you typed is still on the screen. Export a backup now.`;
+  return `This could not be kept: ${detailOf(error)} What you typed is still on the screen. Export a backup now.`;
+}
+
+/** Longer messages are not for users. */
+const MOST_LETTERS = 300;
+
+/** An error's own words as a sentence; of a value that a record refuses the first reason and its place. */
+export function detailOf(error: unknown): string {
+  const said = error instanceof Error ? error.message : String(error);
+  const issues = (error as { issues?: readonly { message: string; path: readonly PropertyKey[] }[] } | null)
+    ?.issues;
+  const [first] = issues ?? [];
+  if (first) return `${first.path.map(String).join(", ")}: ${first.message}`;
+  if (said === "" || said.length > MOST_LETTERS || /^\s*[[{]/.test(said)) return "the reason is not known.";
+  return /[.!?]$/.test(said) ? said : `${said}.`;
 }
 
 function nameOf(error: unknown): string {

@@ -1,6 +1,7 @@
 import { expose } from "comlink";
 import { openDatabase } from "~app/data/database";
 import { lookAtMerge, putTogether, type MergeEnd, type MergeLook } from "~app/data/mergeStore";
+import { textOf } from "~app/data/packed";
 import { isSealed, seal, unseal } from "~app/data/sealed";
 import { tablesZip } from "~app/data/tablesZip";
 import { writeInto } from "~app/data/folder";
@@ -52,8 +53,9 @@ const filesWorker = {
     report: Report,
   ): Promise<Blob> =>
     withDatabase(name, async (db) => {
-      const file = await backupFile(db, refused, madeAt, report);
-      return passphrase === undefined ? file : seal(file, passphrase);
+      const sealed = passphrase !== undefined;
+      const file = await backupFile(db, refused, madeAt, { report, plain: sealed });
+      return sealed ? seal(file, passphrase) : file;
     }),
   /** A backup into a folder, read back. */
   backupInto: (
@@ -92,7 +94,7 @@ const filesWorker = {
     if (large) return large;
     const sealed = await isSealed(file);
     if (sealed && passphrase === undefined) return fail("sealed", "", "This file is behind a passphrase.");
-    const content = sealed ? await unseal(file, passphrase ?? "") : ok(await file.text());
+    const content = sealed ? await unseal(file, passphrase ?? "") : await textOf(file);
     if (!content.ok) return content;
     const found = readBackup(content.value, report);
     read = found.ok ? found.value : undefined;

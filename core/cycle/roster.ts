@@ -1,5 +1,6 @@
 import type { Case } from "../case/caseRecord";
 import { inCare, type Horse } from "../record/horse";
+import { yardNotKnown } from "../record/orphans";
 import type { ShoeRecord } from "../shoe/shoeRecord";
 import type { Visit } from "../record/visit";
 import type { Yard } from "../record/yard";
@@ -14,7 +15,7 @@ const comesBefore = ({ status }: Visit, other: Visit | undefined): boolean =>
 /**
  * Every horse with its yard, its last signed visit, the one that is to come, and its usual minutes (longer
  * where its last shoes have a bar or a pad); by yard and name.
- * A horse that is no longer on the round is left out, and one whose yard is not there.
+ * A horse that is no longer on the round is left out; one whose yard is not there stands under a stand-in.
  */
 export function roster(
   horses: readonly Horse[],
@@ -41,8 +42,8 @@ export function roster(
     new Set([...last].flatMap(([horse, visit]) => (extra.has(visit.id) ? [horse] : []))),
   );
   const rows = horses.flatMap((horse) => {
-    const yard = yardById.get(horse.yardId);
-    if (!yard || horse.left) return [];
+    if (horse.left) return [];
+    const yard = yardById.get(horse.yardId) ?? yardNotKnown(horse.yardId);
     const lastVisit = last.get(horse.id);
     const comingVisit = coming.get(horse.id);
     const row: RosterRow = {

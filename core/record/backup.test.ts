@@ -134,16 +134,40 @@ describe("a file with much that is wrong", () => {
 });
 
 describe("the text of a backup", () => {
-  test("is plain JSON, indented by one, whatever pieces it is put together from", () => {
+  test("is plain JSON, each row on a line of its own, whatever pieces it is put together from", () => {
     const text = file();
-    expect(text).toBe(`${JSON.stringify(JSON.parse(text), null, 1)}\n`);
+    const { records: read } = JSON.parse(text) as { records: Record<string, unknown[]> };
+    const rows = Object.values(read).flat();
+    const lines = text.split("\n").map((line) => line.replace(/,$/, "").trim());
+    expect(rows.filter((row) => !lines.includes(JSON.stringify(row)))).toEqual([]);
   });
 
-  test("rows that point to nothing travel beside the records, and the rest restores", () => {
-    const lost = { table: "calls" as const, row: { id: "c", horseId: "nobody" } };
-    const text = file().replace(/\n }\n}\n$/, backupTail([lost]));
-    expect((JSON.parse(text) as { leftOut: unknown }).leftOut).toEqual([lost]);
-    expect(readBackup(text).ok).toBe(true);
+  test("rows that an older version left beside the records come back, with stand-ins for what they point to", () => {
+    const { horses, visits } = records();
+    const horse = { ...horses[0]!, id: "lost", yardId: "gone", companionId: "nobody" };
+    const visit = { ...visits[0]!, id: "w", horseId: "lost" };
+    const again = { table: "visits" as const, row: { ...visits[0]!, watch: "as it was" } };
+    const lost = [{ table: "horses" as const, row: horse }, { table: "visits" as const, row: visit }, again];
+    const text = file().replace(
+      /\n }\n}\n$/,
+      backupTail([...lost, { table: "calls", row: { id: "no call" } }]),
+    );
+    const read = readBackup(text);
+    if (!read.ok) throw new Error(read.issues[0]?.message);
+    const { records: back } = read.value;
+    expect(back.yards.map(({ id, name }) => [id, name])).toEqual([
+      ["y", "Ferryfield"],
+      ["gone", "Yard not known"],
+    ]);
+    expect(back.horses.map(({ id, companionId }) => [id, companionId])).toEqual([
+      ["h", undefined],
+      ["lost", undefined],
+    ]);
+    expect(back.visits.map(({ id, watch }) => [id, watch])).toEqual([
+      ["v", ""],
+      ["w", ""],
+    ]);
+    expect(back.calls).toEqual([]);
   });
 });
 

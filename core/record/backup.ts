@@ -5,6 +5,7 @@ import { issuesOf } from "../schema/issues";
 import { FORMAT, type Backup } from "./backupText";
 import { historySchema } from "./stamps";
 import { madeRows, migrateRow, RECORD_VERSION } from "./migrations";
+import { mendOrphans } from "./orphans";
 import { isTable, LINKS, noRecords, TABLE_NAMES, type Records, type TableName } from "./tables";
 import { TABLES } from "./schemas";
 
@@ -13,6 +14,7 @@ const envelope = z.looseObject({
   version: z.int().min(1),
   madeAt: z.string(),
   records: z.custom<Record<string, unknown>>(isTables),
+  leftOut: z.array(z.unknown()).optional().catch(undefined),
   history: z.unknown().optional(),
 });
 
@@ -49,7 +51,7 @@ export function readBackup(text: string, report: (part: number) => void = () => 
       "",
       "This is not a Plumbline backup: it lacks the backup's heading. Nothing was changed.",
     );
-  const { version, madeAt, records: found, history: told } = outer.data;
+  const { version, madeAt, records: found, leftOut = [], history: told } = outer.data;
   if (version > RECORD_VERSION)
     return fail(
       "newer",
@@ -79,6 +81,7 @@ export function readBackup(text: string, report: (part: number) => void = () => 
     done += rows.length;
   }
   issues.push(...orphans(records));
+  if (issues.length === 0) takeLeftOut(leftOut, version, records);
   const history = told === undefined ? undefined : historySchema.safeParse(told);
   if (history?.success === false)
     issues.push(...issuesOf(history.error, "history").map((issue) => ({ ...issue, code: "bad-row" })));
@@ -91,6 +94,29 @@ export function readBackup(text: string, report: (part: number) => void = () => 
         records,
         ...(history && { history: history.data }),
       });
+}
+
+/**
+ * Rows that an older version left beside the records because they point to nothing come back, with stand-ins for what they
+ * point to; those that stand among the records, or are not sound, stay out.
+ */
+function takeLeftOut(leftOut: readonly unknown[], version: number, records: Records): void {
+  const back = noRecords();
+  const put = (into: Records, table: TableName, row: unknown) => (into[table] as unknown[]).push(row);
+  for (const one of leftOut) {
+    const { table, row } = (isObject(one) ? one : {}) as { table?: unknown; row?: unknown };
+    if (typeof table !== "string" || !isTable(table) || !isObject(row)) continue;
+    const read = TABLES[table].safeParse(migrateRow(table, row, version));
+    if (read.success && !records[table].some(({ id }) => id === read.data.id)) put(back, table, read.data);
+  }
+  if (TABLE_NAMES.every((table) => back[table].length === 0)) return;
+  const { made, changed } = mendOrphans(back, (table) =>
+    [...records[table], ...back[table]].map(({ id }) => id),
+  );
+  const mended = new Map(changed.map(({ table, row }) => [`${table}/${row.id}`, row]));
+  for (const { table, row } of made) put(records, table, row);
+  for (const table of TABLE_NAMES)
+    for (const row of back[table]) put(records, table, mended.get(`${table}/${row.id}`) ?? row);
 }
 
 /** Rows between two reports. */

@@ -25,9 +25,8 @@ export const makeBackup = (records: Records, madeAt: string): Backup => ({
 export const backupHead = (madeAt: string): string =>
   `{\n "format": ${JSON.stringify(FORMAT)},\n "version": ${RECORD_VERSION},\n "madeAt": ${JSON.stringify(madeAt)},\n "records": {`;
 
-/** One row of a table as it stands in the text. */
-export const rowText = (row: unknown): string =>
-  `\n   ${JSON.stringify(row, null, 1).replaceAll("\n", "\n   ")}`;
+/** One row of a table as it stands in the text: a line of its own. */
+export const rowText = (row: unknown): string => `\n   ${JSON.stringify(row)}`;
 
 /** What stands before, between and after the rows of a table: `first` for the first table, `empty` for one without rows. */
 export const tableText = (name: TableName, first: boolean) => ({
@@ -37,8 +36,8 @@ export const tableText = (name: TableName, first: boolean) => ({
 });
 
 /**
- * The end of a backup's text. `leftOut` are rows that point to nothing: they travel beside the records, so that nothing is
- * lost and the rest can be restored.
+ * The end of a backup's text. `leftOut` are rows as they were before a pointer to nothing was taken out of them: they travel
+ * beside the records, so that nothing is lost.
  */
 export const backupTail = (
   leftOut: readonly { table: TableName; row: unknown }[] = [],

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { isIsoDate } from "../calendar/date";
+import "./plainIssues";
 
 /** Building blocks of every record. Unknown keys are refused everywhere, so that nothing foreign creeps in. */
 export const idField = z.string().min(1).max(80);

@@ -10,7 +10,7 @@ import {
   type Folder,
 } from "~app/data/backups";
 import { session } from "~app/data/session";
-import { storageTrouble } from "~app/data/trouble";
+import { detailOf, storageTrouble } from "~app/data/trouble";
 import { momentOf } from "~app/ui/days";
 
 /** Backups that write themselves into a folder of the user's, where the browser can; what stands here alone. */
@@ -34,7 +34,7 @@ export function FolderPanel({
     try {
       setSaid(await work());
     } catch (error) {
-      setTrouble(error instanceof DOMException ? storageTrouble(error) : String((error as Error).message));
+      setTrouble(error instanceof DOMException ? storageTrouble(error) : detailOf(error));
     } finally {
       setBusy(false);
       void revalidate();

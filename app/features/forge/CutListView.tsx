@@ -1,3 +1,4 @@
+import { detailOf } from "~app/data/trouble";
 import { Button, Segmented } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { readPlannedHorses } from "~app/data/forge";
@@ -79,7 +80,7 @@ export function CutListView({ steel, job, steelOf, today, forged }: ForgeContext
     try {
       return await one.answer;
     } catch (error) {
-      setTrouble(`That could not be worked out: ${error instanceof Error ? error.message : String(error)}`);
+      setTrouble(`That could not be worked out: ${detailOf(error)}`);
       return undefined;
     } finally {
       setBusy(false);

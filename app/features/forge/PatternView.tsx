@@ -1,3 +1,4 @@
+import { detailOf } from "~app/data/trouble";
 import { Button, Segmented } from "antd";
 import { useState } from "react";
 import { download } from "~app/data/files";
@@ -27,9 +28,7 @@ export function PatternView({ job, today }: ForgeContext) {
     try {
       download(`${name}.pdf`, "application/pdf", await patternPdf(pattern, sheet));
     } catch (error) {
-      setTrouble(
-        `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}. Take the SVG.`,
-      );
+      setTrouble(`The PDF could not be made: ${detailOf(error)} Take the SVG.`);
     }
   };
   return (

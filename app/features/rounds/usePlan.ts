@@ -1,3 +1,4 @@
+import { detailOf } from "~app/data/trouble";
 import { useEffect, useRef, useState } from "react";
 import { planInWorker } from "~app/workers/rounds";
 import type { RoundsProgress } from "~app/workers/rounds.worker";
@@ -46,8 +47,7 @@ export function usePlan() {
         );
       },
       (error: unknown) => {
-        if (ended())
-          setState({ kind: "failed", message: error instanceof Error ? error.message : String(error) });
+        if (ended()) setState({ kind: "failed", message: detailOf(error) });
       },
     );
   };

@@ -1,3 +1,4 @@
+import { detailOf } from "~app/data/trouble";
 import { TextButton } from "~app/ui/TextButton";
 import { useEffect, useRef, useState } from "react";
 import type { InstrumentReading } from "~core/instrument/line";
@@ -49,7 +50,7 @@ export function Instruments({ standInLine, onReading }: InstrumentsProps) {
         for (const line of split.lines) receive(line, false);
       }
     } catch (error) {
-      setSaid(`The instrument could not be read: ${error instanceof Error ? error.message : "no port"}.`);
+      setSaid(`The instrument could not be read: ${detailOf(error)}`);
     } finally {
       setConnected(false);
     }
