@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { loadDrafts } from "~app/data/drafts";
 import { readHorseFile } from "~app/data/queries";
 import { CaseForm } from "~app/features/case/CaseForm";
 import { todayHere } from "~app/ui/days";
@@ -7,7 +8,7 @@ import type { Route } from "./+types/case-edit";
 
 /** A case to be changed, or a new one where the address names none. */
 export async function clientLoader({ params }: Route.ClientLoaderArgs) {
-  const file = await readHorseFile(params.horseId);
+  const [file] = await Promise.all([readHorseFile(params.horseId), loadDrafts("forms/case/")]);
   const cases = file?.cases.filter(({ id }) => id === params.caseId) ?? [];
   if (!file || (params.caseId !== undefined && cases.length === 0))
     throw data(null, { status: 404, statusText: "There is no such case in this round." });

@@ -3,6 +3,7 @@ import { atStake, folderOf } from "~app/data/backups";
 import { persistAnswer } from "~app/data/persist";
 import { backupWanted } from "~core/record/backupAge";
 import { deviceOf } from "~app/data/device";
+import { loadDrafts } from "~app/data/drafts";
 import { session } from "~app/data/session";
 import { FilesView } from "~app/features/files/FilesView";
 import type { Route } from "./+types/files";
@@ -16,6 +17,7 @@ export async function clientLoader() {
     deviceOf(session.db),
     visits.count(),
     readings.count(),
+    loadDrafts("files/"),
   ]);
   const persisted = await navigator.storage?.persisted?.().catch(() => false);
   const estimate = await navigator.storage?.estimate?.().catch(() => undefined);

@@ -2,41 +2,42 @@ import { Button, Input } from "antd";
 import { useState } from "react";
 import { PickOne } from "~app/ui/PickOne";
 import { TextButton } from "~app/ui/TextButton";
+import { draftsAt } from "~app/data/drafts";
 import { useEdits } from "~app/ui/useEdits";
+import { useDraftText } from "~app/ui/useField";
 import { OUTCOMES, type Case } from "~core/case/caseRecord";
 import { change } from "~core/record/change";
 
 /** Closing a case with its outcome, or opening it again after a relapse. */
 export function CaseClosing({ one, today }: { one: Case; today: string }) {
-  const { save } = useEdits();
-  const [open, setOpen] = useState(false);
+  const { saveWith } = useEdits();
+  const draftKey = `cases/${one.id}/closing`;
+  const says = useDraftText(draftKey);
+  const [open, setOpen] = useState(says.text !== "");
   const [how, setHow] = useState<(typeof OUTCOMES)[number]>("healed");
-  const [says, setSays] = useState("");
   const closed = one.status === "closed";
   const close = () => {
-    void save(
-      change("cases", one, ["status"], "closed", "case closed"),
-      change("cases", one, ["outcome"], { on: today, how, says: says.trim() }, "case closed"),
+    void saveWith(
+      [
+        change("cases", one, ["status"], "closed", "case closed"),
+        change("cases", one, ["outcome"], { on: today, how, says: says.text.trim() }, "case closed"),
+      ],
+      draftsAt(draftKey),
     );
     setOpen(false);
   };
   const reopen = () => {
-    void save(
-      change("cases", one, ["status"], "open", "case opened again"),
-      change("cases", one, ["outcome"], undefined, "case opened again"),
-      change(
-        "cases",
-        one,
-        ["reopened"],
-        [
-          ...one.reopened,
-          { on: today, because: says.trim() || (one.outcome ? `after “${one.outcome.how}”` : "") },
-        ],
-        "case opened again",
-      ),
+    const because = says.text.trim() || (one.outcome ? `after “${one.outcome.how}”` : "");
+    const label = "case opened again";
+    void saveWith(
+      [
+        change("cases", one, ["status"], "open", label),
+        change("cases", one, ["outcome"], undefined, label),
+        change("cases", one, ["reopened"], [...one.reopened, { on: today, because }], label),
+      ],
+      draftsAt(draftKey),
     );
     setOpen(false);
-    setSays("");
   };
   if (!open)
     return (
@@ -58,13 +59,20 @@ export function CaseClosing({ one, today }: { one: Case; today: string }) {
         aria-label={closed ? "What came back" : "In a line"}
         placeholder={closed ? "What came back" : "In a line: what it looks like now"}
         maxLength={200}
-        value={says}
-        onChange={(event) => setSays(event.target.value)}
+        value={says.text}
+        onChange={(event) => says.type(event.target.value)}
       />
       <Button type="primary" onClick={closed ? reopen : close}>
         {closed ? "Open it again" : "Close it"}
       </Button>
-      <TextButton onClick={() => setOpen(false)}>Leave it</TextButton>
+      <TextButton
+        onClick={() => {
+          says.forget();
+          setOpen(false);
+        }}
+      >
+        Leave it
+      </TextButton>
     </section>
   );
 }

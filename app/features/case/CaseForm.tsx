@@ -2,6 +2,8 @@ import { Button, Checkbox, Form, Input, InputNumber, Segmented, Select } from "a
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { TextButton } from "~app/ui/TextButton";
+import { DraftIsBack } from "~app/ui/DraftIsBack";
+import { useFormDraft } from "~app/ui/useFormDraft";
 import { useEdits } from "~app/ui/useEdits";
 import { useWording } from "~app/ui/useWording";
 import { CASE_KINDS, CASE_LEADS, type Case } from "~core/case/caseRecord";
@@ -24,8 +26,13 @@ export function CaseForm({ horse, one, today }: { horse: Horse; one?: Case | und
   const [trouble, setTrouble] = useState<string>();
   const [form] = Form.useForm<CaseFormValues>();
   const wording = useWording();
-  const { save } = useEdits();
+  const { saveWith } = useEdits();
   const navigate = useNavigate();
+  const draft = useFormDraft<CaseFormValues>(
+    form,
+    `forms/case/${horse.id}/${one?.id ?? "new"}`,
+    one ?? { kind: "sore heels", lead: "vet", opened: today, feet: [], stages: [], progress: [] },
+  );
   const kind = Form.useWatch("kind", form) ?? one?.kind ?? "other";
   const feet = Form.useWatch("feet", form) ?? one?.feet ?? [];
   const limbs = LIMBS.map((limb) => ({ value: limb, label: wording.limb(limb) }));
@@ -44,7 +51,8 @@ export function CaseForm({ horse, one, today }: { horse: Horse; one?: Case | und
       setTrouble(edits.issues[0]?.message);
       return;
     }
-    const saved = edits.value.length > 0 ? await save(...edits.value) : undefined;
+    if (edits.value.length === 0) draft.forget();
+    const saved = edits.value.length > 0 ? await saveWith(edits.value, draft.drafts()) : undefined;
     if (saved?.kind === "failed") setTrouble(saved.message);
     else if (saved?.kind === "conflict")
       setTrouble("Another tab has changed this too. Say which value counts; what you typed is still here.");
@@ -55,13 +63,13 @@ export function CaseForm({ horse, one, today }: { horse: Horse; one?: Case | und
       <header className="page-head">
         <h1>{one ? `Change the case of ${horse.name}` : `Open a case for ${horse.name}`}</h1>
       </header>
+      {draft.isBack && <DraftIsBack onStartAgain={draft.startAgain} />}
       <Form
         form={form}
         layout="vertical"
         requiredMark={false}
-        initialValues={
-          one ?? { kind: "sore heels", lead: "vet", opened: today, feet: [], stages: [], progress: [] }
-        }
+        initialValues={draft.initialValues}
+        onValuesChange={draft.keep}
         onFinish={() => void keep(form.getFieldsValue(true) as CaseFormValues)}
       >
         <div className="case-form-columns">
@@ -209,7 +217,10 @@ export function CaseForm({ horse, one, today }: { horse: Horse; one?: Case | und
             Keep
           </Button>
           <Button
-            onClick={() => void navigate(one ? `/horses/${horse.id}/cases/${one.id}` : `/horses/${horse.id}`)}
+            onClick={() => {
+              draft.forget();
+              void navigate(one ? `/horses/${horse.id}/cases/${one.id}` : `/horses/${horse.id}`);
+            }}
           >
             Leave it
           </Button>

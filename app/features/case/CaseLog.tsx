@@ -1,5 +1,4 @@
 import { Button, Input } from "antd";
-import { useState } from "react";
 import { shortDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
 import { useDraftText } from "~app/ui/useField";
@@ -53,7 +52,8 @@ export function CaseLog({ one, today }: { one: Case; today: string }) {
   const { saveWith } = useEdits();
   const draftKey = `cases/${one.id}/log`;
   const draft = useDraftText(draftKey);
-  const [by, setBy] = useState("");
+  const byKey = `cases/${one.id}/log-by`;
+  const by = useDraftText(byKey);
   const add = () => {
     const says = draft.text.trim();
     if (says === "") return;
@@ -63,13 +63,13 @@ export function CaseLog({ one, today }: { one: Case; today: string }) {
           "cases",
           one,
           ["log", crypto.randomUUID()],
-          { on: today, by: by.trim(), says },
+          { on: today, by: by.text.trim(), says },
           "entry of the log",
         ),
       ],
-      draftsAt(draftKey),
+      // They go when the entry is kept, not before.
+      draftsAt(draftKey, byKey),
     );
-    draft.forget();
   };
   return (
     <section className="case-log" aria-label="Log">
@@ -87,8 +87,8 @@ export function CaseLog({ one, today }: { one: Case; today: string }) {
           aria-label="Who said so"
           placeholder="Who said so, if not you"
           maxLength={200}
-          value={by}
-          onChange={(event) => setBy(event.target.value)}
+          value={by.text}
+          onChange={(event) => by.type(event.target.value)}
         />
         <Button onClick={add} disabled={draft.text.trim() === ""}>
           Write it down

@@ -3,7 +3,9 @@ import { useState } from "react";
 import { shortDay } from "~app/ui/days";
 import { Fractions } from "~app/ui/Fractions";
 import { TextButton } from "~app/ui/TextButton";
+import { draftsAt } from "~app/data/drafts";
 import { useEdits } from "~app/ui/useEdits";
+import { useDraftText } from "~app/ui/useField";
 import { useWording } from "~app/ui/useWording";
 import { stagesOf, type Case } from "~core/case/caseRecord";
 import { exitInWords, type ExitAnswer } from "~core/case/exitTests";
@@ -20,16 +22,21 @@ const MARKS: Record<ExitAnswer["state"], { sign: string; word: string }> = {
 /** One foot of a case: its ladder of stages, the shoeings done, and each exit test at every visit of the stage. */
 export function FootStage({ one, foot, today }: { one: Case; foot: FootStanding; today: string }) {
   const wording = useWording();
-  const { save } = useEdits();
-  const [because, setBecause] = useState<string>();
+  const { save, saveWith } = useEdits();
   const { limb, stage, since, next, shoeings, tested, latest, ready, overdue } = foot;
+  const draftKey = `cases/${one.id}/on ${limb}`;
+  const because = useDraftText(draftKey);
+  const [asks, setAsks] = useState(because.text !== "");
   const name = wording.limb(limb);
   const open = one.status === "open";
   const goOn = (why: string) => {
     if (!next) return;
     const move = { on: today, limb, stage: next.id, because: why };
-    void save(change("cases", one, ["moves", crypto.randomUUID()], move, `${name} goes on to ${next.name}`));
-    setBecause(undefined);
+    void saveWith(
+      [change("cases", one, ["moves", crypto.randomUUID()], move, `${name} goes on to ${next.name}`)],
+      draftsAt(draftKey),
+    );
+    setAsks(false);
   };
   if (!stage)
     return (
@@ -138,21 +145,28 @@ export function FootStage({ one, foot, today }: { one: Case; foot: FootStanding;
             <Button type="primary" onClick={() => goOn("")}>
               Go on to {next.name}
             </Button>
-          ) : because === undefined ? (
-            <TextButton onClick={() => setBecause("")}>Go on to {next.name} all the same</TextButton>
+          ) : !asks ? (
+            <TextButton onClick={() => setAsks(true)}>Go on to {next.name} all the same</TextButton>
           ) : (
             <>
               <Input
                 aria-label="Why it goes on before its tests are met"
                 placeholder="Why, and who said so"
                 maxLength={200}
-                value={because}
-                onChange={(event) => setBecause(event.target.value)}
+                value={because.text}
+                onChange={(event) => because.type(event.target.value)}
               />
-              <Button disabled={because.trim() === ""} onClick={() => goOn(because.trim())}>
+              <Button disabled={because.text.trim() === ""} onClick={() => goOn(because.text.trim())}>
                 Go on
               </Button>
-              <TextButton onClick={() => setBecause(undefined)}>Leave it</TextButton>
+              <TextButton
+                onClick={() => {
+                  because.forget();
+                  setAsks(false);
+                }}
+              >
+                Leave it
+              </TextButton>
             </>
           )}
         </div>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useRevalidator } from "react-router";
 import { renameDevice } from "~app/data/device";
 import { session } from "~app/data/session";
+import { useDraftText } from "~app/ui/useField";
 import { storageTrouble } from "~app/data/trouble";
 
 /** Longest name of a device. */
@@ -10,12 +11,18 @@ const MOST_LETTERS = 40;
 
 /** What this device is called in its files, and where two of them are put together. */
 export function DevicePanel({ name }: { name: string }) {
-  const [typed, setTyped] = useState(name);
+  const draft = useDraftText("files/device");
+  // An emptied field is a text as well.
+  const [emptied, setEmptied] = useState(false);
+  const typed = draft.text || (emptied ? "" : name);
   const [trouble, setTrouble] = useState<string>();
   const { revalidate } = useRevalidator();
   const keep = async () => {
     const text = typed.trim();
-    if (text === name) return;
+    if (text === name) {
+      draft.forget();
+      return;
+    }
     if (text === "") {
       setTrouble("A device needs a name.");
       return;
@@ -24,6 +31,7 @@ export function DevicePanel({ name }: { name: string }) {
     const done = session.hold();
     try {
       await renameDevice(session.db, text);
+      draft.forget();
       setTrouble(undefined);
       session.say({ kind: "kept", at: Date.now() });
       void revalidate();
@@ -42,7 +50,10 @@ export function DevicePanel({ name }: { name: string }) {
           value={typed}
           maxLength={MOST_LETTERS}
           status={trouble ? "error" : ""}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => {
+            draft.type(event.target.value);
+            setEmptied(event.target.value === "");
+          }}
           onBlur={() => void keep()}
           onPressEnter={() => void keep()}
         />

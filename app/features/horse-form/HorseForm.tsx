@@ -1,6 +1,8 @@
 import { Button, Form, Input, InputNumber, Segmented, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { DraftIsBack } from "~app/ui/DraftIsBack";
+import { useFormDraft } from "~app/ui/useFormDraft";
 import { useEdits } from "~app/ui/useEdits";
 import { CAP_WEEKS, HORSE_USES } from "~core/constants/due";
 import { workInWords } from "~core/cycle/dueWords";
@@ -37,10 +39,17 @@ export function HorseForm({ yards, horses, today, ...read }: HorseFormProps) {
   const { horse, yard } = opened;
   const [trouble, setTrouble] = useState<string>();
   const [form] = Form.useForm<HorseFormValues>();
-  const { save } = useEdits();
+  const { saveWith } = useEdits();
   const navigate = useNavigate();
+  const knownYard = yards.some(({ id }) => id === yard?.id) ? yard : undefined;
+  const draft = useFormDraft<HorseFormValues>(form, `forms/horse/${horse?.id ?? "new"}`, {
+    horse: horse ?? BLANK,
+    yardId: knownYard?.id ?? (horse ? NEW_YARD : (yards[0]?.id ?? NEW_YARD)),
+    yard: knownYard ?? {},
+    left: horse?.left?.why ?? "",
+  });
   const use = Form.useWatch(["horse", "use"], form) ?? horse?.use ?? BLANK.use;
-  const yardId = Form.useWatch("yardId", form) ?? yard?.id ?? yards[0]?.id ?? NEW_YARD;
+  const yardId = Form.useWatch("yardId", form) ?? draft.initialValues.yardId;
   const beside = horses.filter((one) => one.yardId === yardId && one.id !== horse?.id);
   const keep = async (values: HorseFormValues) => {
     setTrouble(undefined);
@@ -54,7 +63,8 @@ export function HorseForm({ yards, horses, today, ...read }: HorseFormProps) {
       );
       return;
     }
-    const saved = edits.value.length > 0 ? await save(...edits.value) : undefined;
+    if (edits.value.length === 0) draft.forget();
+    const saved = edits.value.length > 0 ? await saveWith(edits.value, draft.drafts()) : undefined;
     if (saved?.kind === "failed") setTrouble(saved.message);
     else if (saved?.kind === "conflict")
       setTrouble("Another tab has changed this too. Say which value counts; what you typed is still here.");
@@ -65,19 +75,16 @@ export function HorseForm({ yards, horses, today, ...read }: HorseFormProps) {
       <header className="page-head">
         <h1>{horse ? `Change ${horse.name}` : "Add a horse"}</h1>
       </header>
+      {draft.isBack && <DraftIsBack onStartAgain={draft.startAgain} />}
       <Form
         form={form}
         layout="vertical"
         requiredMark={false}
-        initialValues={{
-          horse: horse ?? BLANK,
-          yardId: yard?.id ?? yards[0]?.id ?? NEW_YARD,
-          yard: yard ?? {},
-          left: horse?.left?.why ?? "",
-        }}
+        initialValues={draft.initialValues}
         onValuesChange={(changed: Partial<HorseFormValues>) => {
           // A companion stays behind at the yard that was left.
           if (changed.yardId !== undefined) form.setFieldValue(["horse", "companionId"], undefined);
+          draft.keep();
         }}
         onFinish={(values) => void keep(values)}
       >
@@ -186,7 +193,14 @@ export function HorseForm({ yards, horses, today, ...read }: HorseFormProps) {
           <Button type="primary" htmlType="submit">
             Keep
           </Button>
-          <Button onClick={() => void navigate(horse ? `/horses/${horse.id}` : "/horses")}>Leave it</Button>
+          <Button
+            onClick={() => {
+              draft.forget();
+              void navigate(horse ? `/horses/${horse.id}` : "/horses");
+            }}
+          >
+            Leave it
+          </Button>
         </div>
       </Form>
     </div>

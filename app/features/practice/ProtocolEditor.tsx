@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { TextButton } from "~app/ui/TextButton";
 import { TypedField } from "~app/ui/TypedField";
+import { draftsAt } from "~app/data/drafts";
 import { useDraftText } from "~app/ui/useField";
 import { useEdits } from "~app/ui/useEdits";
 import { checkProtocol, MOST_STEPS, type Protocol, type Step } from "~core/practice/protocol";
@@ -30,9 +31,10 @@ const readMinutes = (text: string): Result<number | undefined> => {
 
 /** A protocol of one's own: its steps in order, each with its reason, and the form that is printed of it. */
 export function ProtocolEditor({ protocol }: { protocol: Protocol }) {
-  const { save } = useEdits();
+  const { save, saveWith } = useEdits();
   const navigate = useNavigate();
-  const draft = useDraftText(`practice/${protocol.id}/new`);
+  const draftKey = `practice/${protocol.id}/new`;
+  const draft = useDraftText(draftKey);
   const [withWhy, setWithWhy] = useState(false);
   const { id, steps } = protocol;
   const checked = checkProtocol(protocol);
@@ -54,8 +56,8 @@ export function ProtocolEditor({ protocol }: { protocol: Protocol }) {
   const add = () => {
     const text = draft.text.trim();
     if (text === "" || steps.length >= MOST_STEPS) return;
-    put([...steps, { id: crypto.randomUUID(), text: text.slice(0, 120), why: "" }], "step");
-    draft.forget();
+    const step = { id: crypto.randomUUID(), text: text.slice(0, 120), why: "" };
+    void saveWith([stepsEdit([...steps, step], "step")], draftsAt(draftKey));
   };
   const remove = () => {
     void save({ table: "protocols", id, path: [], was: protocol, now: undefined, label: "protocol" });

@@ -44,7 +44,7 @@ export function PlanView({ rows, settings, appointments, today }: PlanProps) {
     () => planning(rows, settings, appointments, today, fortnightFrom(today)),
     [rows, settings, appointments, today],
   );
-  const { state, start, stop, drop } = usePlan();
+  const { state, start, stop, drop } = usePlan(today);
   const proposed = state.kind === "found" ? state.placed : undefined;
   const stored = useMemo(() => placedNow(plan), [plan]);
   const placed = proposed ?? stored;

@@ -1,3 +1,4 @@
+import { draftAt, dropDraft, keepDraft } from "~app/data/drafts";
 import { detailOf } from "~app/data/trouble";
 import { useEffect, useRef, useState } from "react";
 import { planInWorker } from "~app/workers/rounds";
@@ -14,14 +15,37 @@ export type PlanState =
   | { kind: "found"; plan: RoundsPlan; placed: Placed }
   | { kind: "failed"; message: string };
 
-/** A plan that is looked for in a worker, can be called off, and stands as a proposal until it is taken. */
-export function usePlan() {
-  const [state, setState] = useState<PlanState>({ kind: "idle" });
+/** Where a plan that was found and not taken yet is kept. */
+const DRAFT = "rounds/plan";
+
+/** The plan that an earlier sitting found for a fortnight that begins on `from`, and did not take. */
+function keptPlan(from: string): PlanState {
+  try {
+    const kept = JSON.parse(draftAt(DRAFT)?.text ?? "null") as { from: string; plan: RoundsPlan } | null;
+    return kept?.from === from
+      ? { kind: "found", plan: kept.plan, placed: placedBy(kept.plan) }
+      : { kind: "idle" };
+  } catch {
+    return { kind: "idle" };
+  }
+}
+
+/**
+ * A plan for the fortnight that begins on `from`: looked for in a worker, can be called off, and stands as a proposal, over
+ * a reload too, until it is taken or left.
+ */
+export function usePlan(from: string) {
+  const [state, setState] = useState<PlanState>(() => keptPlan(from));
+  const found = (plan: RoundsPlan) => {
+    void keepDraft(DRAFT, JSON.stringify({ from, plan }));
+    setState({ kind: "found", plan, placed: placedBy(plan) });
+  };
   const running = useRef<{ cancel: () => void } | undefined>(undefined);
   useEffect(() => () => running.current?.cancel(), []);
   const drop = () => {
     running.current?.cancel();
     running.current = undefined;
+    if (draftAt(DRAFT)) void dropDraft(DRAFT);
     setState({ kind: "idle" });
   };
   const start = (question: RoundsQuestion) => {
@@ -40,11 +64,8 @@ export function usePlan() {
     work.answer.then(
       ({ plan }) => {
         if (!ended()) return;
-        setState(
-          plan.ok
-            ? { kind: "found", plan: plan.value, placed: placedBy(plan.value) }
-            : { kind: "failed", message: plan.issues.map(({ message }) => message).join(" ") },
-        );
+        if (plan.ok) found(plan.value);
+        else setState({ kind: "failed", message: plan.issues.map(({ message }) => message).join(" ") });
       },
       (error: unknown) => {
         if (ended()) setState({ kind: "failed", message: detailOf(error) });
@@ -55,7 +76,7 @@ export function usePlan() {
   const stop = () => {
     const so = state.kind === "running" ? state.progress : undefined;
     drop();
-    if (so) setState({ kind: "found", plan: so.plan, placed: placedBy(so.plan) });
+    if (so) found(so.plan);
   };
   return { state, start, stop, drop };
 }
