@@ -34,18 +34,21 @@ export async function readPlanning(
 /** One day's horses with what their shoes are worked out from, and the tables that the load list asks. */
 export interface DayRecords extends RosterRecords {
   planned: PlannedHorse[];
+  /** What is booked for that day. */
+  appointments: Appointment[];
   forged: Forged[];
   nailSizes: NailRow[];
 }
 
 export async function readDay(date: string, today: string): Promise<DayRecords> {
   const records = await readRosterRecords(today);
-  const [planned, forged, nailSizes] = await Promise.all([
+  const [planned, appointments, forged, nailSizes] = await Promise.all([
     readPlannedHorses(comingHorses(rowsOfDay(rosterOf(records), date), date)),
+    session.db.appointments.where("date").equals(date).toArray(),
     session.db.forged.toArray(),
     session.db.nailSizes.toArray(),
   ]);
-  return { ...records, planned, forged, nailSizes };
+  return { ...records, planned, appointments, forged, nailSizes };
 }
 
 /** Growth is learned from so many days back: what a foot did longer ago says little of its next months. */

@@ -19,14 +19,29 @@ export async function clientLoader({ params: { date } }: Route.ClientLoaderArgs)
   return { ...day, care: await readCare(day.cases), date };
 }
 
-export const shouldRevalidate = readsOnly("horses", "yards", ...CARE_TABLES, "forged", "nailSizes");
+export const shouldRevalidate = readsOnly(
+  "horses",
+  "yards",
+  ...CARE_TABLES,
+  "appointments",
+  "forged",
+  "nailSizes",
+);
 
 export const meta: Route.MetaFunction = ({ params }) => [{ title: `Day sheet ${params.date} · Plumbline` }];
 
 export default function DayRoute({ loaderData }: Route.ComponentProps) {
   const records = useRecords(loaderData);
-  const { date, planned, forged, nailSizes } = records;
+  const { date, planned, appointments, forged, nailSizes } = records;
   const plan = useMemo(() => planOfDay(rosterOf(records), date), [records, date]);
   const alerts = alertsByHorse(useCaseRows(loaderData.care, date));
-  return <DayView key={date} {...{ date, plan, alerts }} load={planned} log={forged} nails={nailSizes} />;
+  return (
+    <DayView
+      key={date}
+      {...{ date, plan, alerts, appointments }}
+      load={planned}
+      log={forged}
+      nails={nailSizes}
+    />
+  );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { addDays } from "../calendar/date";
-import { planOfDay, rowsOfDay } from "./daySheet";
+import { bookedByStop, planOfDay, rowsOfDay } from "./daySheet";
 import { fitIn } from "./fitIn";
 import { lateEdits, lateNotes } from "./late";
 import { horseAt, ROUNDS, rowsOf, TODAY, YARDS } from "./round.fixture";
@@ -38,6 +38,20 @@ describe("the plan of a day", () => {
       [],
     ]);
   });
+});
+
+test("booked times stand with the stop that one is at then; one before the first by itself", () => {
+  const booked = (at: string) => ({ id: at, date: TODAY, at, minutes: 30, title: "Steel comes" });
+  const rows = rowsOf([
+    horseAt("north", "Ash", { on: 0, at: "08:00" }),
+    horseAt("far", "Birch", { on: 0, at: "11:00" }),
+  ]);
+  const { before, at } = bookedByStop(
+    planOfDay(rows, TODAY).stops,
+    ["16:00", "07:00", "10:59", "11:00", "09:00"].map(booked),
+  );
+  const times = (list: typeof before) => list.map((one) => one.at);
+  expect([times(before), ...at.map(times)]).toEqual([["07:00"], ["09:00", "10:59"], ["11:00", "16:00"]]);
 });
 
 describe("running late", () => {

@@ -1,22 +1,32 @@
+import type { IsoDate } from "../calendar/date";
 import type { Edit } from "../record/edit";
 import { blankVisit, type Visit } from "../record/visit";
-import { layOut, type Placed } from "./layout";
+import { changedDays, layOut, type Placed } from "./layout";
 import type { Planning } from "./planning";
 
 /**
- * The edits that make the records say what is placed: visits planned, moved to their day and time, or taken off. A time
- * changes only where it is another. Ids of new visits are handed in.
+ * The edits that make the records say what is placed: visits planned, moved to their day and time, or taken off. Times
+ * change only on days to which a horse comes or that one leaves, and on those that are to be timed `anew`; a pinned visit
+ * keeps its hour there too. Ids of new visits are handed in.
  */
-export function placedEdits(plan: Planning, placed: Placed, newId: () => string, label: string): Edit[] {
-  const laid = layOut(plan, placed);
+export function placedEdits(
+  plan: Planning,
+  placed: Placed,
+  newId: () => string,
+  label: string,
+  anew: readonly IsoDate[] = [],
+): Edit[] {
+  const timed = new Set([...changedDays(plan, placed), ...anew]);
   const times = new Map(
-    laid.days.flatMap(({ stops }) =>
-      stops.flatMap(({ jobs }) => jobs.map(({ job, at }) => [job.horse.id, at] as const)),
+    layOut(plan, placed, anew).days.flatMap(({ date, stops }) =>
+      timed.has(date)
+        ? stops.flatMap(({ jobs }) => jobs.map(({ job, at }) => [job.horse.id, at] as const))
+        : [],
     ),
   );
   return plan.jobs.flatMap(({ horse, coming, on }): Edit[] => {
     const date = placed[horse.id];
-    const at = times.get(horse.id);
+    const at = times.get(horse.id) ?? coming?.at;
     const visit = on === undefined ? undefined : coming;
     const edit = (id: string, path: string[], was: unknown, now: unknown): Edit => ({
       table: "visits",
@@ -63,11 +73,13 @@ export function vetEdits(plan: Planning, placed: Placed, horseId: string, at: st
   });
   const then = {
     ...plan,
-    jobs: plan.jobs.map((one) => (one === job ? { ...one, coming: { ...visit, vetAt: at } } : one)),
+    jobs: plan.jobs.map((one) =>
+      one === job ? { ...one, coming: { ...visit, vetAt: at, pinned: false } } : one,
+    ),
   };
   return [
     edit("vetAt", at),
     ...(at !== undefined && !visit.pinned ? [edit("pinned", true)] : []),
-    ...placedEdits(then, placed, () => "", label),
+    ...placedEdits(then, placed, () => "", label, [job.on]),
   ];
 }

@@ -3,7 +3,7 @@ import type { RosterRow } from "../cycle/dayPlan";
 import type { RoundsSettings } from "../record/settings";
 import type { Yard } from "../record/yard";
 import { planOfDay } from "./daySheet";
-import { clockText, minutesOf } from "./layout";
+import { clockText, minutesOf } from "./drive";
 import { ISLAND_MINUTES } from "./numbers";
 import { driveMinutes } from "./travel";
 

@@ -2,7 +2,7 @@ import { listed } from "./words";
 import type { DayPlan } from "../cycle/dayPlan";
 import type { Edit } from "../record/edit";
 import type { Yard } from "../record/yard";
-import { clockText, minutesOf } from "./layout";
+import { clockText, minutesOf } from "./drive";
 
 /** Who is to be told that the day runs late, and what. */
 export interface LateNote {

@@ -1,5 +1,5 @@
 import { dayCost, lastDate, leftCost, type RoundsQuestion } from "./question";
-import { tourFinder, type Tour } from "./tour";
+import { tourFinder, toursThrough, type Tour } from "./tour";
 import { driveMinutes, type Place } from "./travel";
 
 /** Jobs that no plan can tell apart: same yard, minutes and costs. */
@@ -19,7 +19,10 @@ export interface RoundsNumbers {
   yards: readonly string[];
   home: readonly number[];
   between: readonly (readonly number[])[];
+  /** By the set of yards as bits: for the search, which never has more than 30 of them. */
   tour: (mask: number) => Tour;
+  /** By the yards' numbers, however many there are. */
+  tourThrough: (places: readonly number[]) => Tour;
   stopMinutes: number;
   have: readonly number[];
   kinds: readonly JobKind[];
@@ -66,6 +69,7 @@ export function roundsNumbers(question: RoundsQuestion): RoundsNumbers {
     home: out,
     between,
     tour: tourFinder(out, between),
+    tourThrough: toursThrough(out, between),
     stopMinutes,
     have: days.map((day) => day.minutes),
     kinds: [...kinds.values()],

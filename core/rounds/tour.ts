@@ -8,25 +8,43 @@ export interface Tour {
 const MOST_EXACT = 12;
 
 /**
- * The shortest tour from home through a set of places and back, by the set as bits of a number: exact up to twelve
- * places (dynamic programme over sets, Held and Karp 1962), above that by insertion where it lengthens the way least.
- * `home[i]` and `between[i][j]` are minutes, the same in both directions. Each set is worked out once.
+ * The shortest tour from home through some places and back: exact up to twelve places (dynamic programme over sets, Held and
+ * Karp 1962), above that by insertion where it lengthens the way least. `home[i]` and `between[i][j]` are minutes, the same
+ * in both directions. Any number of places; each set is worked out once.
  */
+export function toursThrough(
+  home: readonly number[],
+  between: readonly (readonly number[])[],
+): (places: readonly number[]) => Tour {
+  const known = new Map<string, Tour>();
+  return (places) => {
+    const inOrder = [...places].sort((a, b) => a - b);
+    const key = inOrder.join();
+    const tour = known.get(key) ?? tourOf(inOrder, home, between);
+    known.set(key, tour);
+    return tour;
+  };
+}
+
+/** The same by the set as bits of a number: up to 31 places, for a search that asks for millions of sets. */
 export function tourFinder(
   home: readonly number[],
   between: readonly (readonly number[])[],
 ): (mask: number) => Tour {
   const known = new Map<number, Tour>();
   return (mask) => {
-    const found = known.get(mask);
-    if (found) return found;
-    const places = placesOf(mask);
-    const tour =
-      places.length <= MOST_EXACT ? exactTour(places, home, between) : insertedTour(places, home, between);
+    const tour = known.get(mask) ?? tourOf(placesOf(mask), home, between);
     known.set(mask, tour);
     return tour;
   };
 }
+
+const tourOf = (
+  places: readonly number[],
+  home: readonly number[],
+  between: readonly (readonly number[])[],
+): Tour =>
+  places.length <= MOST_EXACT ? exactTour(places, home, between) : insertedTour(places, home, between);
 
 /** The numbers of the bits that are set, lowest first. */
 export function placesOf(mask: number): number[] {

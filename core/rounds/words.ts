@@ -1,5 +1,6 @@
 import { minutesInWords } from "../cycle/dayPlan";
-import { minutesOf, type MoveCost } from "./layout";
+import { minutesOf } from "./drive";
+import type { MoveCost } from "./moveCosts";
 import type { RoundsPlan } from "./question";
 import { counted } from "../units/counted";
 

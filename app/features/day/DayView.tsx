@@ -10,6 +10,8 @@ import type { CaseAlert } from "~core/casework/caseStanding";
 import { jobName } from "~core/cycle/jobMinutes";
 import type { PlannedHorse } from "~core/visit/comingShoes";
 import type { Forged } from "~core/forge/forgeRecord";
+import type { Appointment } from "~core/record/appointment";
+import { bookedByStop } from "~core/rounds/daySheet";
 import type { NailRow } from "~core/shoe/shoeRecord";
 import { Load } from "./Load";
 import "./day.css";
@@ -19,6 +21,7 @@ interface DayProps {
   date: string;
   plan: DayPlan;
   load: PlannedHorse[];
+  appointments: Appointment[];
   log: Forged[];
   nails: NailRow[];
   /** What of a horse's cases cannot wait. */
@@ -26,9 +29,10 @@ interface DayProps {
 }
 
 /** One day on paper: where, when, who, what to watch, what to load. */
-export function DayView({ date, plan, load, log, nails, alerts }: DayProps) {
+export function DayView({ date, plan, load, appointments, log, nails, alerts }: DayProps) {
   const wording = useWording();
   const { stops, horses, workMinutes } = plan;
+  const booked = bookedByStop(stops, appointments);
   const out = async (kind: "ics" | "csv") => {
     const { planCalendar, planCsv } = await import("~core/cycle/planCalendar");
     const days = [{ date, plan }];
@@ -58,7 +62,8 @@ export function DayView({ date, plan, load, log, nails, alerts }: DayProps) {
           </Button>
         </div>
       </header>
-      {stops.map(({ yard, at, jobs }) => (
+      <Booked times={booked.before} />
+      {stops.map(({ yard, at, jobs }, index) => (
         <section key={yard.id} className="day-stop" aria-label={yard.name}>
           <p className="stop-time brass">{at ?? "—"}</p>
           <div>
@@ -97,6 +102,7 @@ export function DayView({ date, plan, load, log, nails, alerts }: DayProps) {
                 ))}
               </tbody>
             </table>
+            <Booked times={booked.at[index] ?? []} />
           </div>
         </section>
       ))}
@@ -105,5 +111,19 @@ export function DayView({ date, plan, load, log, nails, alerts }: DayProps) {
         <Fractions text="Times, minutes and lengths are estimates. Local law decides who may shoe; a lame horse is the vet’s first." />
       </p>
     </div>
+  );
+}
+
+/** What is booked besides the horses, by time. */
+function Booked({ times }: { times: readonly Appointment[] }) {
+  if (times.length === 0) return null;
+  return (
+    <ul className="day-booked" aria-label="Booked">
+      {times.map(({ id, at, title, minutes }) => (
+        <li key={id}>
+          <b className="brass">{at}</b> {title}, {minutesInWords(minutes)}
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -2,7 +2,9 @@ import { useDraggable, useDroppable } from "@dnd-kit/core";
 import dayjs from "dayjs";
 import { Link } from "react-router";
 import { minutesInWords } from "~core/cycle/dayPlan";
-import type { LaidDay, LaidStop, MoveCost } from "~core/rounds/layout";
+import type { LaidStop } from "~core/rounds/drive";
+import type { LaidDay } from "~core/rounds/layout";
+import type { MoveCost } from "~core/rounds/moveCosts";
 import { moveInWords } from "~core/rounds/words";
 import { JobChip } from "./JobChip";
 import type { Dragged, PlanHand } from "./planHand";
@@ -100,8 +102,8 @@ function YardStop({ date, stop, hand }: { date: string; stop: LaidStop; hand: Pl
         <span className="brass">{at}</span> {yard.name}
       </h3>
       <ul>
-        {jobs.map(({ job, at: begins }) => (
-          <JobChip key={job.horse.id} job={job} date={date} begins={begins} hand={hand} />
+        {jobs.map(({ job, at: begins, late }) => (
+          <JobChip key={job.horse.id} {...{ job, date, begins, hand }} {...(late && { missed: late })} />
         ))}
       </ul>
     </div>

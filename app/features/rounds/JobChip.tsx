@@ -10,7 +10,7 @@ import { daysBetween } from "~core/calendar/date";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import { dueReason } from "~core/cycle/dueWords";
 import type { PlanningJob } from "~core/rounds/planning";
-import { vetOn } from "~core/rounds/layout";
+import { vetOn } from "~core/rounds/drive";
 import { listed, moveInWords, vetInWords } from "~core/rounds/words";
 import type { Dragged, PlanHand } from "./planHand";
 
@@ -19,11 +19,13 @@ interface ChipProps {
   date: string | undefined;
   /** When it is begun that day, HH:MM. */
   begins?: string;
+  /** Minutes by which the hour that it is pinned to cannot be kept. */
+  missed?: number;
   hand: PlanHand;
 }
 
 /** One horse in the plan: carried to another day, or opened to see why it is due and what each day would cost. */
-export function JobChip({ job, date, begins, hand }: ChipProps) {
+export function JobChip({ job, date, begins, missed, hand }: ChipProps) {
   const { horse, minutes } = job;
   const [open, setOpen] = useState(false);
   const button = useRef<HTMLButtonElement>(null);
@@ -58,7 +60,11 @@ export function JobChip({ job, date, begins, hand }: ChipProps) {
           )}{" "}
           {horse.name}
         </span>
-        {vet === undefined ? (
+        {missed !== undefined ? (
+          <span className="ember strong">
+            {begins}: {minutesInWords(missed)} late
+          </span>
+        ) : vet === undefined ? (
           <span className={late.state === "late" ? "ember strong" : "quiet"}>
             {late.words === "" ? `${minutes}′` : late.words}
           </span>

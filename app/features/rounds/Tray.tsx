@@ -1,6 +1,6 @@
 import { useDroppable } from "@dnd-kit/core";
 import { useShown } from "~app/ui/useShown";
-import type { MoveCost } from "~core/rounds/layout";
+import type { MoveCost } from "~core/rounds/moveCosts";
 import type { PlanningJob } from "~core/rounds/planning";
 import { JobChip } from "./JobChip";
 import { NO_DAY, type PlanHand } from "./planHand";

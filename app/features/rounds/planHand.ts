@@ -1,4 +1,4 @@
-import type { MoveCost } from "~core/rounds/layout";
+import type { MoveCost } from "~core/rounds/moveCosts";
 import type { PlanningJob } from "~core/rounds/planning";
 
 /** Where horses without a day lie, as a place to drop on. */
