@@ -9,7 +9,8 @@ import { assignmentOf, loadsOf } from "./assigned";
 import { breeding } from "./breed";
 import { joined } from "./together";
 import { provenBound } from "./prove";
-import { issuesOf, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
+import { splitQuestion } from "./many";
+import { issuesOf, MOST_SEARCHED, type PlannedDay, type RoundsPlan, type RoundsQuestion } from "./question";
 import { relaxedPlan } from "./relaxed";
 import { LoadTable, type DayLoad } from "./table";
 import { SAME } from "./tree";
@@ -50,17 +51,22 @@ const WHOLE_SECONDS = 0.5;
  * about and from the relaxed plan over day-loads with exact tours; then the bound is raised until the two meet. Where time
  * runs out the gap says how far they lie apart.
  *
- * Errors: `unknown-yard`, `double` for two jobs or days of one name, `not-positive`; `too-many` yards.
+ * Errors: `unknown-yard`, `double` for two jobs or days of one name, `not-positive`. Any number of yards.
  */
 export function planRounds(asked: RoundsQuestion, solve: Solver, watch: RoundsWatch): Result<RoundsPlan> {
   const issues = issuesOf(asked);
   if (issues.length > 0) return { ok: false, issues };
   const { question, apart } = joined(asked);
-  const numbers = roundsNumbers(question);
-  if (numbers.kindOf.length === 0) return ok(planOf(question, numbers, [], 0));
-  const told = { ...watch, report: (best: RoundsPlan) => watch.report?.(apart(best)) };
-  const { best, bound } = search(question, numbers, solve, told);
-  return ok(apart(planOf(question, numbers, best, bound)));
+  const isLarge = new Set(question.jobs.map(({ yard }) => yard)).size > MOST_SEARCHED;
+  const { part, complete } = isLarge
+    ? splitQuestion(question, MOST_SEARCHED)
+    : { part: question, complete: (plan: RoundsPlan) => plan };
+  const numbers = roundsNumbers(part);
+  const finished = (plan: RoundsPlan) => apart(complete(plan));
+  if (numbers.kindOf.length === 0) return ok(finished(planOf(part, numbers, [], 0)));
+  const told = { ...watch, report: (best: RoundsPlan) => watch.report?.(finished(best)) };
+  const { best, bound } = search(part, numbers, solve, told);
+  return ok(finished(planOf(part, numbers, best, bound)));
 }
 
 /** The best assignment found, and what no other costs less than. */

@@ -74,8 +74,8 @@ export const leftCost = ({ due, weight = 1, parts }: RoundsJob, lastDay: IsoDate
 export const lastDate = (days: readonly { date: IsoDate }[]): IsoDate =>
   days.reduce((last, { date }) => (date > last ? date : last), "");
 
-/** Sets of yards are kept as bits of one number. */
-export const MOST_YARDS = 30;
+/** The search keeps sets of yards as bits of one number: of more yards a part is searched for. */
+export const MOST_SEARCHED = 30;
 
 /** What is wrong with a question, each with its place. */
 export function issuesOf({ speedKmh, days, yards, jobs }: RoundsQuestion): Issue[] {
@@ -103,7 +103,5 @@ export function issuesOf({ speedKmh, days, yards, jobs }: RoundsQuestion): Issue
       say("unknown-yard", `jobs.${index}.yard`, `There is no yard called “${yard}”.`);
     if (!(minutes >= 0)) say("not-positive", `jobs.${index}.minutes`, "Minutes are 0 or more.");
   });
-  if (new Set(jobs.map(({ yard }) => yard)).size > MOST_YARDS)
-    say("too-many", "yards", `No more than ${MOST_YARDS} yards with jobs are planned at once.`);
   return issues;
 }
