@@ -1,36 +1,39 @@
 import { Button } from "antd";
-import dayjs from "dayjs";
 import { useState } from "react";
 import { readText } from "~app/data/readText";
 import { longDay } from "~app/ui/days";
 import { useEdits } from "~app/ui/useEdits";
+import { detailOf } from "~app/data/trouble";
+import { readCalendar } from "~app/workers/calendar";
 import { addDays } from "~core/calendar/date";
 import { minutesInWords } from "~core/cycle/dayPlan";
 import type { Appointment } from "~core/record/appointment";
-import { appointmentsChange, type AppointmentsChange } from "~core/record/appointmentsIcs";
+import type { AppointmentsChange } from "~core/record/appointmentsIcs";
+import { fail, type Issue } from "~core/result";
 
 /** How far ahead a calendar file is read. */
 const AHEAD_DAYS = 183;
+/** Events that could not be read, of which so many are named. */
+const MOST_SHOWN = 8;
 
 /** Appointments out of a calendar file: looked at first, kept by one press, taken back by undo. */
 export function BringIn({ appointments, today }: { appointments: Appointment[]; today: string }) {
   const { save } = useEdits();
   const [found, setFound] = useState<AppointmentsChange>();
-  const [issue, setIssue] = useState<string>();
+  const [issues, setIssues] = useState<Issue[]>([]);
   const read = async (file: File) => {
-    const { readAppointments } = await import("~core/record/appointmentsIcs");
     const text = await readText(file);
+    const { appointmentsChange } = await import("~core/record/appointmentsIcs");
     const result = text.ok
-      ? readAppointments(text.value, today, addDays(today, AHEAD_DAYS), (instant) => ({
-          date: dayjs(instant).format("YYYY-MM-DD"),
-          at: dayjs(instant).format("HH:mm"),
-        }))
+      ? await readCalendar(text.value, today, addDays(today, AHEAD_DAYS)).answer.catch((error: unknown) =>
+          fail("not-read", "", `This file could not be read: ${detailOf(error)}`),
+        )
       : text;
-    setIssue(result.ok ? undefined : result.issues[0]?.message);
-    setFound(result.ok ? appointmentsChange(appointments, result.value) : undefined);
+    setIssues(result.ok ? result.value.unread : result.issues);
+    setFound(result.ok ? appointmentsChange(appointments, result.value, today) : undefined);
   };
-  const keep = ({ fresh, moved }: AppointmentsChange) => {
-    const edit = (id: string, was: Appointment | undefined, now: Appointment) => ({
+  const keep = ({ fresh, moved, gone }: AppointmentsChange) => {
+    const edit = (id: string, was: Appointment | undefined, now: Appointment | undefined) => ({
       table: "appointments" as const,
       id,
       path: [],
@@ -41,10 +44,12 @@ export function BringIn({ appointments, today }: { appointments: Appointment[]; 
     void save(
       ...fresh.map((now) => edit(now.id, undefined, now)),
       ...moved.map(({ was, now }) => edit(now.id, was, now)),
+      ...gone.map((was) => edit(was.id, was, undefined)),
     );
     setFound(undefined);
   };
   const rows = found ? [...found.fresh, ...found.moved.map(({ now }) => now)] : [];
+  const changes = rows.length + (found?.gone.length ?? 0);
   return (
     <div className="bring-in">
       <label className="file-choose">
@@ -59,16 +64,19 @@ export function BringIn({ appointments, today }: { appointments: Appointment[]; 
           }}
         />
       </label>
-      {issue && (
-        <p className="ember" role="alert">
-          {issue}
-        </p>
+      {issues.length > 0 && (
+        <ul className="people-list ember" role="alert">
+          {issues.slice(0, MOST_SHOWN).map(({ message }) => (
+            <li key={message}>{message}</li>
+          ))}
+          {issues.length > MOST_SHOWN && <li>and {issues.length - MOST_SHOWN} more</li>}
+        </ul>
       )}
       {found && (
         <>
           <p>
             <span className="strong">{found.fresh.length} new</span>, {found.moved.length} moved, {found.same}{" "}
-            as they were.
+            as they were{found.gone.length > 0 && `, ${found.gone.length} cancelled: taken off`}.
           </p>
           <ul className="booked">
             {rows.map((one) => (
@@ -82,8 +90,8 @@ export function BringIn({ appointments, today }: { appointments: Appointment[]; 
             ))}
           </ul>
           <div className="plan-acts">
-            <Button type="primary" disabled={rows.length === 0} onClick={() => keep(found)}>
-              Keep {rows.length === 1 ? "it" : `these ${rows.length}`}
+            <Button type="primary" disabled={changes === 0} onClick={() => keep(found)}>
+              Keep {changes === 1 ? "it" : `these ${changes}`}
             </Button>
             <Button onClick={() => setFound(undefined)}>Leave them</Button>
           </div>
