@@ -1,5 +1,5 @@
 import ICAL from "ical.js";
-import Papa from "papaparse";
+import { csvOf } from "../record/csvText";
 import type { DayPlan, PlannedJob } from "./dayPlan";
 
 /** One day of a plan as it goes out. */
@@ -90,5 +90,5 @@ export function planCsv(days: readonly PlanOut[]): string {
       ]),
     ),
   );
-  return `${Papa.unparse({ fields, data }, { escapeFormulae: true })}\r\n`;
+  return csvOf(fields, data);
 }

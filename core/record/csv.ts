@@ -1,5 +1,5 @@
-import Papa from "papaparse";
 import { HEIGHT_MEASURES, MEASURES, REAR_MEASURES, SIDE_MEASURES, type Measured } from "../foot/measures";
+import { csvOf } from "./csvText";
 import type { Records } from "./tables";
 
 /** Every measure that has a source, and where a reading keeps it. */
@@ -47,5 +47,5 @@ export function readingsCsv(records: Pick<Records, "yards" | "horses" | "reading
     ...SOURCED.flatMap(([, name]) => [name, `${name}Source`]),
     ...DEPTHS,
   ];
-  return `${Papa.unparse({ fields: columns, data: rows }, { escapeFormulae: true })}\r\n`;
+  return csvOf(columns, rows);
 }

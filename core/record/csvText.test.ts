@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
-import { readCsvText } from "./csvText";
-import { guessedMapping, peopleFrom, readPeople } from "./peopleIn";
+import { csvOf, readCsvText, unescaped } from "./csvText";
+import { guessedMapping } from "./columnNames";
+import { peopleFrom, readPeople } from "./peopleIn";
 import { records } from "./records.fixture";
 import { nailsCsv, readNailsCsv } from "./sizesCsv";
 
@@ -33,6 +34,45 @@ describe("readCsvText", () => {
     expect(readCsvText("")).toEqual({ header: [], rows: [] });
     expect(readCsvText("a,b\n\n")).toEqual({ header: ["a", "b"], rows: [] });
   });
+});
+
+describe("csvOf", () => {
+  const FORMULAS = [
+    "=1+1",
+    "+1",
+    "-1",
+    "@a",
+    " =1+1",
+    "\t=1",
+    "\n=1",
+    "\r\n x",
+    "\u00A0=1",
+    "\uFEFF=1",
+    "\u3000=1",
+    "＝1+1",
+    "＋1",
+    "－1",
+    "＠a",
+    " \t ＝1",
+  ];
+  test.each(FORMULAS)("%j is no formula in a spreadsheet, and comes back as it was", (text) => {
+    const { rows } = readCsvText(csvOf(["a", "b"], [[text, "x"]]));
+    expect(rows[0]?.cells[0]).toBe(`'${text}`);
+    expect(unescaped(rows[0]?.cells[0] ?? "")).toBe(text);
+  });
+
+  test("a number stays a number, an apostrophe of one’s own stays", () => {
+    expect(csvOf(["a", "b"], [[-1.5, "'tis"]])).toBe("a,b\r\n-1.5,'tis\r\n");
+    expect(unescaped("'tis")).toBe("'tis");
+  });
+});
+
+test("a first line that says what parts the cells is heeded, and counted among the rows", () => {
+  expect(readCsvText("\uFEFFsep=;\r\na;b,c\r\n1;2\r\n")).toEqual({
+    header: ["a", "b,c"],
+    rows: [{ row: 3, cells: ["1", "2"], tooLong: false }],
+  });
+  expect(readCsvText("sep=|\na|b\n1|2\n").rows[0]?.cells).toEqual(["1", "2"]);
 });
 
 describe("a comma within a number, without quotes around it, is named and nothing is taken for it", () => {

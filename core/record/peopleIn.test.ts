@@ -1,5 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
-import { guessedMapping, peopleEdits, peopleFrom, readPeople, type Mapping } from "./peopleIn";
+import { guessedMapping, type Mapping } from "./columnNames";
+import { peopleEdits, peopleFrom, readPeople } from "./peopleIn";
 import { records } from "./records.fixture";
 
 let next = 0;
@@ -55,6 +56,50 @@ describe("a CSV of horses", () => {
     expect([horses, yards]).toEqual([[], []]);
   });
 
+  test("headers of other languages are offered a meaning by likeness; a breed is no kind of animal", () => {
+    expect(
+      guessedMapping([
+        "Pferd",
+        "Besitzer",
+        "Telefon (mobil)",
+        "Straße",
+        "Gewicht in kg",
+        "Bemerkungen",
+        "Rasse",
+      ]),
+    ).toEqual({
+      horse: "Pferd",
+      person: "Besitzer",
+      phone: "Telefon (mobil)",
+      access: "Straße",
+      mass: "Gewicht in kg",
+      notes: "Bemerkungen",
+    });
+    expect(guessedMapping(["Cheval", "Propriétaire", "Téléphone", "Écurie", "Poids"])).toEqual({
+      horse: "Cheval",
+      person: "Propriétaire",
+      phone: "Téléphone",
+      yard: "Écurie",
+      mass: "Poids",
+    });
+    expect(guessedMapping(["Caballo", "Dueño", "Teléfono móvil", "Dirección"])).toEqual({
+      horse: "Caballo",
+      person: "Dueño",
+      phone: "Teléfono móvil",
+      access: "Dirección",
+    });
+    expect(guessedMapping(["Paard", "Eigenaar", "Telefoonnr", "Adres", "Opmerkingen"])).toMatchObject({
+      horse: "Paard",
+      person: "Eigenaar",
+      access: "Adres",
+      notes: "Opmerkingen",
+    });
+    expect(guessedMapping(["Breed", "Horse’s name", "Adress", "Sex"])).toEqual({
+      horse: "Horse’s name",
+      access: "Adress",
+    });
+  });
+
   test("a column can be given another meaning, or none", () => {
     const { horses } = bring("a,b\nTarn Farm,Ash", { yard: "a", horse: "b" });
     expect(horses[0]?.name).toBe("Ash");
@@ -81,6 +126,63 @@ describe("vCards", () => {
     expect(yards.map(({ name, person, phone, access, at }) => [name, person, phone, access, at])).toEqual([
       ["Tarn Farm", "Merryn Castlegate", "00000 100107", "Second gate, Moor", [54.2, -1.9]],
       ["Odo Trevanning", "Odo Trevanning", "", "", undefined],
+    ]);
+  });
+
+  test("every telephone number and address of mail comes with its kind", () => {
+    const { yards } = bring(
+      card(
+        "FN:Odo Trevanning",
+        "TEL;TYPE=CELL:1",
+        "TEL;TYPE=HOME,VOICE:2",
+        "TEL:3",
+        "EMAIL;TYPE=WORK:odo@tarn.example",
+      ),
+    );
+    expect([yards[0]?.phone, yards[0]?.access]).toEqual(["1 (cell), 2 (home), 3", "odo@tarn.example"]);
+  });
+
+  test("vCard 2.1: kinds without a name, quoted-printable over several lines, charsets, a picture", () => {
+    const { yards } = bring(
+      [
+        "\uFEFFBEGIN:VCARD",
+        "VERSION:2.1",
+        "N;CHARSET=UTF-8;ENCODING=QUOTED-PRINTABLE:Castlegate;Merr=C3=BDn;;;",
+        "FN;CHARSET=UTF-8;ENCODING=QUOTED-PRINTABLE:Merr=C3=BDn=20=",
+        "Castlegate, of the =",
+        "moor",
+        "ORG;CHARSET=ISO-8859-1;QUOTED-PRINTABLE:Ferme des C=E8dres",
+        "TEL;CELL;VOICE:00000 100107",
+        "TEL;HOME:00000 200208",
+        "TEL;TYPE=WORK:00000 300309",
+        "EMAIL;INTERNET:merryn@tarn.example",
+        "PHOTO;ENCODING=BASE64;JPEG:/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAgGBgcGBQgH",
+        " BwcJCQgKDBQNDAsLDBkSEw8UHRofHh0aHBwgJC4nICIsIxwcKDcpLDAxNDQ0Hyc5PTgyPC4z",
+        "",
+        "NOTE:after the picture",
+        "END:VCARD",
+        "BEGIN:VCARD",
+        "VERSION:2.1",
+        "N:Trevanning;Odo",
+        "TEL;CELL:1",
+        "END:VCARD",
+        "BEGIN:VCARD",
+        "VERSION:4.0",
+        "FN:Jory",
+        "TEL;VALUE=uri;TYPE=cell:tel:+44-0",
+        "END:VCARD",
+        "",
+      ].join("\r\n"),
+    );
+    expect(yards.map(({ name, person, phone, access }) => [name, person, phone, access])).toEqual([
+      [
+        "Ferme des Cèdres",
+        "Merrýn Castlegate, of the moor",
+        "00000 100107 (cell), 00000 200208 (home), 00000 300309 (work)",
+        "merryn@tarn.example",
+      ],
+      ["Odo Trevanning", "Odo Trevanning", "1", ""],
+      ["Jory", "Jory", "+44-0", ""],
     ]);
   });
 

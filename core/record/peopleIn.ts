@@ -1,8 +1,9 @@
-import ICAL from "ical.js";
 import { HORSE_USES } from "../constants/due";
 import { ANIMAL_KINDS } from "../foot/toeYardstick";
 import { fail, ok, type Issue, type Result } from "../result";
-import { readCsvText, TOO_LONG } from "./csvText";
+import { readCards, type Card } from "./cards";
+import type { Mapping, PeopleField } from "./columnNames";
+import { readCsvText, TOO_LONG, unescaped } from "./csvText";
 import type { Edit } from "./edit";
 import { FINISHES, horseSchema, type Horse } from "./horse";
 import { yardSchema, type Yard } from "./yard";
@@ -21,45 +22,9 @@ interface PeopleRow {
   tooLong?: boolean;
 }
 
-/** What a column can mean here. */
-export const PEOPLE_FIELDS = [
-  "yard",
-  "person",
-  "phone",
-  "access",
-  "latitude",
-  "longitude",
-  "horse",
-  "kind",
-  "mass",
-  "use",
-  "finish",
-  "habits",
-  "notes",
-] as const;
-export type PeopleField = (typeof PEOPLE_FIELDS)[number];
-export type Mapping = Partial<Record<PeopleField, string>>;
-
 const MOST_ROWS = 5000;
 /** A horse of which nothing is said. Source: assumption, an ordinary riding horse; each is shown before it is kept. */
 const ORDINARY = { kind: "horse", massKg: 500, use: "riding", finish: "full set" } as const;
-
-/** Other names that columns go by. */
-const ALIASES: Record<PeopleField, readonly string[]> = {
-  yard: ["yard", "stable", "place", "barn", "farm", "org"],
-  person: ["person", "owner", "name", "contact", "fn", "client"],
-  phone: ["phone", "tel", "mobile", "telephone"],
-  access: ["access", "address", "adr", "directions"],
-  latitude: ["latitude", "lat"],
-  longitude: ["longitude", "lon", "lng", "long"],
-  horse: ["horse", "animal", "horse name"],
-  kind: ["kind", "breed", "type"],
-  mass: ["mass", "weight", "kg"],
-  use: ["use", "work", "discipline"],
-  finish: ["finish", "shoes", "shoeing"],
-  habits: ["habits", "warning", "behaviour"],
-  notes: ["notes", "note", "remarks"],
-};
 
 /** Reads a CSV with a header, or a file of vCards: one row a card. Errors: `empty`, `too-many`, `not-a-card`. */
 export function readPeople(text: string): Result<PeopleTable> {
@@ -75,9 +40,11 @@ export function readPeople(text: string): Result<PeopleTable> {
 function csv(text: string): Result<PeopleTable> {
   const { header, rows } = readCsvText(text);
   // A second column of a name gets a number, so that each can be given its meaning.
-  const columns = header.map((name, at) => {
-    const before = header.slice(0, at).filter((one) => one === name).length;
-    return before === 0 || name === "" ? name : `${name} (${before + 1})`;
+  const times = new Map<string, number>();
+  const columns = header.map((name) => {
+    const time = (times.get(name) ?? 0) + 1;
+    times.set(name, time);
+    return time === 1 || name === "" ? name : `${name} (${time})`;
   });
   return ok({
     columns: columns.filter((name) => name !== ""),
@@ -89,51 +56,28 @@ function csv(text: string): Result<PeopleTable> {
   });
 }
 
+/** Cards as rows: somebody's numbers in one cell, where there are several each with its kind. */
 function cards(text: string): Result<PeopleTable> {
-  let parsed: unknown;
-  try {
-    parsed = ICAL.parse(text);
-  } catch {
-    return fail("not-a-card", "", "This file of cards is damaged: a card does not end.");
-  }
-  const list = (Array.isArray(parsed) && typeof parsed[0] === "string" ? [parsed] : parsed) as [
-    string,
-    [name: string, parameters: unknown, type: string, ...values: unknown[]][],
-  ][];
-  const rows = list.map(([, properties], at) => {
-    const of = (name: string): string => {
-      const found = properties.find(([own]) => own === name)?.slice(3) ?? [];
-      return found
-        .flat(2)
-        .filter((part) => part !== "")
-        .join(name === "adr" ? ", " : " ");
-    };
-    const [, latitude = "", longitude = ""] = /^(?:geo:)?(-?[\d.]+)[,;\s]+(-?[\d.]+)/.exec(of("geo")) ?? [];
-    const cells = {
-      name: of("fn"),
-      org: of("org"),
-      tel: of("tel").replace(/^tel:/, ""),
-      adr: of("adr"),
-      note: of("note"),
-      lat: latitude,
-      lon: longitude,
-    };
-    return { row: at + 1, cells };
-  });
-  return ok({ columns: ["name", "org", "tel", "adr", "note", "lat", "lon"], rows });
-}
-
-/** Which column means what, as far as their names say. */
-export function guessedMapping(columns: readonly string[]): Mapping {
-  const free = new Map(columns.map((column) => [column.trim().toLowerCase(), column]));
-  const mapping: Mapping = {};
-  for (const field of PEOPLE_FIELDS) {
-    const name = ALIASES[field].find((alias) => free.has(alias));
-    if (name === undefined) continue;
-    mapping[field] = free.get(name) ?? name;
-    free.delete(name);
-  }
-  return mapping;
+  const read = readCards(text);
+  if (!read.ok) return read;
+  const inOne = (all: Card["phones"]) =>
+    all
+      .map(({ text: number, kind }) => (kind === "" || all.length === 1 ? number : `${number} (${kind})`))
+      .join(", ");
+  const rows = read.value.map(({ name, org, phones, emails, address, note, place }, at) => ({
+    row: at + 1,
+    cells: {
+      name,
+      org,
+      tel: inOne(phones),
+      email: inOne(emails),
+      adr: address,
+      note,
+      lat: place?.latitude ?? "",
+      lon: place?.longitude ?? "",
+    },
+  }));
+  return ok({ columns: ["name", "org", "tel", "email", "adr", "note", "lat", "lon"], rows });
 }
 
 /** What a file would bring: looked at before anything is kept. */
@@ -159,10 +103,18 @@ export function peopleFrom(
 ): PeopleIn {
   const found: PeopleIn = { yards: [], horses: [], known: 0, issues: [] };
   const lower = (text: string) => text.trim().toLowerCase();
+  const yardByName = new Map<string, Yard>();
+  for (const one of kept.yards) if (!yardByName.has(lower(one.name))) yardByName.set(lower(one.name), one);
+  const horseKey = (yardId: string, name: string) => JSON.stringify([yardId, lower(name)]);
+  const horsesKnown = new Set(kept.horses.map((one) => horseKey(one.yardId, one.name)));
+  const takeYard = (yard: Yard) => {
+    found.yards.push(yard);
+    yardByName.set(lower(yard.name), yard);
+  };
   rows.forEach(({ row, cells, tooLong }) => {
     const at = (field: PeopleField): string => {
       const column = mapping[field];
-      return (column === undefined ? "" : (cells[column] ?? "")).trim().replace(/^'(?=[=+\-@])/, "");
+      return (column === undefined ? "" : unescaped(cells[column] ?? "")).trim();
     };
     const issue = (field: PeopleField, message: string) => {
       const column = mapping[field] ?? field;
@@ -182,7 +134,7 @@ export function peopleFrom(
     const place = [at("latitude"), at("longitude")];
     const numbers = place.map((text) => Number(text.replace(",", ".")));
     const placed = place.some((text) => text !== "");
-    let yard = [...kept.yards, ...found.yards].find((one) => lower(one.name) === lower(name));
+    let yard = yardByName.get(lower(name));
     const fresh = yard === undefined;
     if (!yard) {
       const read = yardSchema.safeParse({
@@ -190,7 +142,7 @@ export function peopleFrom(
         name,
         person: at("person"),
         phone: at("phone"),
-        access: at("access"),
+        access: [at("access"), at("email")].filter((text) => text !== "").join("\n"),
         ...(placed && { at: numbers }),
       });
       if (!read.success) {
@@ -206,15 +158,11 @@ export function peopleFrom(
     const horse = at("horse");
     const { id: yardId } = yard;
     if (horse === "") {
-      if (fresh) found.yards.push(yard);
+      if (fresh) takeYard(yard);
       else found.known += 1;
       return;
     }
-    if (
-      [...kept.horses, ...found.horses].some(
-        (one) => one.yardId === yardId && lower(one.name) === lower(horse),
-      )
-    ) {
+    if (horsesKnown.has(horseKey(yardId, horse))) {
       found.known += 1;
       return;
     }
@@ -246,8 +194,9 @@ export function peopleFrom(
         read.error.issues[0]?.path[0] === "massKg" ? "mass" : "horse",
         read.error.issues[0]?.message ?? "",
       );
-    if (fresh) found.yards.push(yard);
+    if (fresh) takeYard(yard);
     found.horses.push(read.data);
+    horsesKnown.add(horseKey(yardId, horse));
   });
   return found;
 }

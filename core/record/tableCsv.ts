@@ -1,7 +1,6 @@
-import Papa from "papaparse";
 import type { z } from "zod";
 import type { Issue, Result } from "../result";
-import { readCsvText, TOO_LONG } from "./csvText";
+import { csvOf, readCsvText, TOO_LONG, unescaped } from "./csvText";
 
 /** A table of one's own as CSV: its columns in order, the field that each is, and which of them are text. */
 export interface TableShape<Row> {
@@ -21,20 +20,17 @@ const MOST_ROWS = 5000;
 
 /** Rows as CSV; a cell that a spreadsheet would run as a formula is escaped. */
 export const tableCsv = (rows: readonly object[], columns: TableShape<unknown>["columns"]): string =>
-  `${Papa.unparse(
-    {
-      fields: columns.map(({ name }) => name),
-      data: rows.map((row) =>
-        Object.fromEntries(
-          columns.map(({ name, field }) => {
-            const value = (row as Record<string, unknown>)[field];
-            return [name, Array.isArray(value) ? value.join(LIST_SIGN) || "none" : value];
-          }),
-        ),
+  csvOf(
+    columns.map(({ name }) => name),
+    rows.map((row) =>
+      Object.fromEntries(
+        columns.map(({ name, field }) => {
+          const value = (row as Record<string, unknown>)[field];
+          return [name, Array.isArray(value) ? value.join(LIST_SIGN) || "none" : value];
+        }),
       ),
-    },
-    { escapeFormulae: true },
-  )}\r\n`;
+    ),
+  );
 
 /**
  * A CSV as a table. All rows are read or none: what is wrong is named by row (the header is row 1) and column. Text of
@@ -67,13 +63,14 @@ export function readTableCsv<Row>(
   if (lines.length > MOST_ROWS)
     return refused("too-many", "", `More than ${MOST_ROWS} rows: is this the right file?`);
   const issues: Issue[] = [];
+  const placeOf = new Map(header.map((name, at) => [name, at]));
   const rows: (Row & { id: string })[] = [];
   for (const { row, cells: typedCells, tooLong } of lines) {
     if (tooLong) {
       issues.push({ code: "too-long", path: String(row), message: `Row ${row}: ${TOO_LONG}.` });
       continue;
     }
-    const typedIn = (column: string): string => typedCells[header.indexOf(column)] ?? "";
+    const typedIn = (column: string): string => typedCells[placeOf.get(column) ?? -1] ?? "";
     const cells = columns.flatMap(({ name, field, text: kind, optional }) => {
       const typed = typedIn(name).trim();
       return optional && typed === "" ? [] : [[field, cell(typed, kind)]];
@@ -87,7 +84,7 @@ export function readTableCsv<Row>(
         issues.push({
           code: "bad-cell",
           path: `${row}.${column}`,
-          message: `Row ${row}, ${column}: ${message}${typed === "" ? "; it is empty" : `, not “${typed}”`}.`,
+          message: `Row ${row}, ${column}: ${message.replace(/\.$/, "")}${typed === "" ? "; it is empty" : `, not “${typed}”`}.`,
           value: typed,
         });
       }
@@ -108,7 +105,7 @@ function cell(
   kind: "as typed" | "lower case" | "list" | undefined,
 ): string | string[] | number | undefined {
   const trimmed = text.trim();
-  if (kind === "as typed") return trimmed.replace(/^'(?=[=+\-@])/, "");
+  if (kind === "as typed") return unescaped(trimmed);
   if (kind === "lower case") return trimmed.toLowerCase();
   if (kind === "list")
     return trimmed === "none"

@@ -1,4 +1,4 @@
-import Papa from "papaparse";
+import { csvOf } from "./csvText";
 import { quantityAt } from "./sayValue";
 import type { TableName } from "./tables";
 
@@ -61,5 +61,5 @@ export function rowsCsv(table: TableName, rows: readonly object[]): string {
     ),
   );
   const data = flat.map((leaves) => ways.map((way) => leaves.get(way) ?? ""));
-  return `${Papa.unparse({ fields, data }, { escapeFormulae: true })}\r\n`;
+  return csvOf(fields, data);
 }

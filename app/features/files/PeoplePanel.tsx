@@ -4,15 +4,8 @@ import { Button } from "antd";
 import { useState } from "react";
 import { useEdits } from "~app/ui/useEdits";
 import type { Horse } from "~core/record/horse";
-import {
-  guessedMapping,
-  PEOPLE_FIELDS,
-  peopleEdits,
-  peopleFrom,
-  readPeople,
-  type Mapping,
-  type PeopleTable,
-} from "~core/record/peopleIn";
+import { peopleEdits, peopleFrom, readPeople, type PeopleTable } from "~core/record/peopleIn";
+import { guessedMapping, PEOPLE_FIELDS, type Mapping } from "~core/record/columnNames";
 import type { Yard } from "~core/record/yard";
 import { counted } from "~core/units/counted";
 
