@@ -1,4 +1,5 @@
 import dayjs from "dayjs";
+import { isIsoDate } from "~core/calendar/date";
 
 /** Today where the user stands, YYYY-MM-DD: the only clock of the screens. */
 export const todayHere = (): string => dayjs().format("YYYY-MM-DD");
@@ -8,11 +9,11 @@ const NO_DAY = "a day that is not told";
 
 /** "Monday 23 November" */
 export const longDay = (date: string): string =>
-  dayjs(date).isValid() ? dayjs(date).format("dddd D MMMM") : NO_DAY;
+  isIsoDate(date) ? dayjs(date).format("dddd D MMMM") : NO_DAY;
 
 /** "23 Nov", with the year when it is not this one. */
 export const shortDay = (date: string): string =>
-  !dayjs(date).isValid()
+  !isIsoDate(date)
     ? NO_DAY
     : dayjs(date).format(date.slice(0, 4) === todayHere().slice(0, 4) ? "D MMM" : "D MMM YYYY");
 

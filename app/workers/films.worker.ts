@@ -66,7 +66,7 @@ async function prepareDicom(bytes: Uint8Array): Promise<Result<ReadyFilm>> {
   const { width, height, pixels, spacing, date } = read.value;
   const facts = { ...(spacing && { spacing }), ...(date !== undefined && { date }) };
   if (pixels.kind === "jpeg")
-    return kept(await bitmapOf(new Blob([pixels.bytes as Uint8Array<ArrayBuffer>])), facts);
+    return kept(await bitmapOf(new Blob([pixels.bytes as Uint8Array<ArrayBuffer>])), facts, pixels.inverted);
   return kept(await createImageBitmap(new ImageData(greyPixels(read.value), width, height)), facts);
 }
 
@@ -76,6 +76,7 @@ const bitmapOf = (file: Blob): Promise<ImageBitmap | undefined> =>
 async function kept(
   bitmap: ImageBitmap | undefined,
   facts: Pick<ReadyFilm, "spacing" | "date">,
+  inverted = false,
 ): Promise<Result<ReadyFilm>> {
   if (!bitmap) return fail("damaged", "picture", "This picture is damaged or cut off. Export it again.");
   const { width, height, scale } = keptSize(bitmap.width, bitmap.height);
@@ -85,6 +86,12 @@ async function kept(
   context.imageSmoothingQuality = "high";
   context.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();
+  if (inverted) {
+    // White less what is there.
+    context.globalCompositeOperation = "difference";
+    context.fillStyle = "white";
+    context.fillRect(0, 0, width, height);
+  }
   const { spacing } = facts;
   return ok({
     bytes: await canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY }),

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import dcmjs from "dcmjs";
 import { readDicom, greyPixels, isDicom } from "./dicom";
+import { packedFilm } from "./films.fixture";
 import { writeDicom, type GreyFilm } from "./dicomWriter";
 
 /** A small picture: a slope of greys, no two rows alike. */
@@ -137,6 +138,75 @@ describe("DICOM", () => {
     );
     if (!read.ok || read.value.pixels.kind !== "jpeg") throw new Error("not a jpeg");
     expect([...read.value.pixels.bytes.subarray(0, 10)]).toEqual([...jpeg]);
+  });
+
+  test("16 bits without a window are not burnt white: a film whose greys lie above 32,767 keeps them apart", () => {
+    const greys = [30_000, 34_000, 40_000, 50_000, 60_000, 65_535];
+    const read = readDicom(
+      theirs({ BitsStored: 16, HighBit: 15, PixelData: [Uint16Array.from(greys).buffer] }),
+    );
+    if (!read.ok || read.value.pixels.kind !== "grey") throw new Error("not read");
+    expect([read.value.pixels.low, read.value.pixels.high]).toEqual([30_000, 65_535]);
+    const shown = [...greyPixels(read.value)].filter((_, at) => at % 4 === 0);
+    expect(new Set(shown).size).toBe(6);
+    expect(shown).toEqual(shown.toSorted((a, b) => a - b));
+  });
+
+  test.each(["big endian", "deflated", "run length"] as const)(
+    "a film that is %s is read, grey by grey",
+    (way) => {
+      const greys = [1, 2, 3, 200, 254, 255];
+      const read = readDicom(packedFilm(greys, way));
+      if (!read.ok || read.value.pixels.kind !== "grey") throw new Error(JSON.stringify(read));
+      expect([...read.value.pixels.values]).toEqual(greys);
+      const large = readDicom(packedFilm([0, 300, 700, 40_000, 65_535, 256], way));
+      expect(large.ok && large.value.pixels.kind === "grey" && [...large.value.pixels.values]).toEqual([
+        0, 300, 700, 40_000, 65_535, 256,
+      ]);
+    },
+  );
+
+  test("one that breaks off is damaged, whichever way it is packed", () => {
+    for (const way of ["big endian", "deflated", "run length"] as const) {
+      const whole = packedFilm([1, 2, 3, 200, 254, 255], way);
+      expect(code(whole.slice(0, whole.length - 14))).toMatch(/damaged|foreign/);
+    }
+  });
+
+  test("a JPEG whose small values are white says so", () => {
+    const change = { BitsAllocated: 8, PixelData: [new ArrayBuffer(10)], _vrMap: { PixelData: "OB" } };
+    const inverted = (photometric: string) => {
+      const read = readDicom(
+        theirs({ ...change, PhotometricInterpretation: photometric }, "1.2.840.10008.1.2.4.50"),
+      );
+      return read.ok && read.value.pixels.kind === "jpeg" && read.value.pixels.inverted;
+    };
+    expect([inverted("MONOCHROME1"), inverted("MONOCHROME2")]).toEqual([true, false]);
+  });
+
+  test("how much the beam enlarged is told outright, or by the two distances from its source", () => {
+    const magnification = (more: Record<string, unknown>) => {
+      const read = readDicom(theirs({ ImagerPixelSpacing: [0.2, 0.2], ...more }));
+      return read.ok && read.value.spacing?.magnification;
+    };
+    const apart = { DistanceSourceToDetector: "1100", DistanceSourceToPatient: "1000" };
+    expect(magnification(apart)).toBeCloseTo(1.1, 9);
+    expect(magnification({ ...apart, EstimatedRadiographicMagnificationFactor: "1.05" })).toBe(1.05);
+    expect(magnification({ ...apart, DistanceSourceToPatient: "0" })).toBe(1);
+    expect(magnification({})).toBe(1);
+  });
+
+  test.each([
+    ["1.2.840.10008.1.2.4.70", "lossless JPEG"],
+    ["1.2.840.10008.1.2.4.80", "JPEG-LS"],
+    ["1.2.840.10008.1.2.4.91", "JPEG 2000"],
+    ["1.2.3", "the transfer syntax 1.2.3"],
+  ])("how a film is packed that is not read is called by its name: %s", (syntax, name) => {
+    const read = readDicom(theirs({}, syntax));
+    expect(!read.ok && read.issues[0]).toMatchObject({
+      code: "compressed",
+      message: expect.stringContaining(name),
+    });
   });
 
   test("anything else is a clear error: not DICOM, cut off, compressed, many frames, colour, no square pixels, too large", () => {

@@ -13,7 +13,10 @@ declare module "dicom-parser" {
     uint16: (tag: string) => number | undefined;
   }
   const dicomParser: {
-    parseDicom: (bytes: Uint8Array) => DataSet;
+    parseDicom: (
+      bytes: Uint8Array,
+      options?: { inflater?: (bytes: Uint8Array, from: number) => Uint8Array },
+    ) => DataSet;
     readEncapsulatedPixelDataFromFragments: (
       data: DataSet,
       element: Element,
