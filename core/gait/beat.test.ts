@@ -1,7 +1,16 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { seededRandom } from "../math/random";
-import { beatChange, beatInWords, isThin, isUneven, readBeat, type Beat, type KeptBeat } from "./beat";
+import {
+  beatChange,
+  beatInWords,
+  isNoisy,
+  isThin,
+  isUneven,
+  readBeat,
+  type Beat,
+  type KeptBeat,
+} from "./beat";
 import { addFall, moveFall, nearestFall, removeFall } from "./correctFalls";
 import { findFootfalls } from "./footfalls";
 import { beatBefore, type LookOfVisit } from "./looks";
@@ -114,6 +123,48 @@ describe("before and after in one sentence", () => {
     expect(beatInWords(nearly)).toBe("147 a minute, even (1.01 ± 0.02)");
   });
 
+  test("in noise nothing is said: speech at a twentieth of the hoof’s peak over an uneven 160 is too noisy to tell, or told truly", () => {
+    let [heard, silent] = [0, 0];
+    for (let seed = 1; seed <= 20; seed++) {
+      const random = seededRandom(seed);
+      const going = { perMinute: 160, evenness: 0.8, seconds: 10, spread: 0.006, noise: 0.01 };
+      const sound = soundOf(fallsOf(going, random), going, random);
+      const peak = sound.reduce((most, one) => Math.max(most, Math.abs(one)), 0);
+      // Syllables, some five a second, each a burst of a voice.
+      for (let from = 0; from < going.seconds; from += 0.12 + 0.2 * random())
+        for (let at = 0; at < 0.1 * RATE && Math.round(from * RATE) + at < sound.length; at++) {
+          const place = Math.round(from * RATE) + at;
+          const voice = Math.sin((2 * Math.PI * 150 * at) / RATE) * Math.sin((Math.PI * at) / (0.1 * RATE));
+          sound[place] = (sound[place] ?? 0) + 0.05 * peak * voice;
+        }
+      const found = findFootfalls(sound, RATE);
+      const read = found.ok ? readBeat(found.value.falls.map(({ at }) => at)) : undefined;
+      if (!read?.ok || isNoisy(read.value)) {
+        silent += 1;
+        if (read?.ok) expect(beatInWords(read.value)).toMatch(/^too noisy to tell/);
+        continue;
+      }
+      heard += 1;
+      expect([seed, Math.abs(read.value.perMinute - 160) < 5, isUneven(read.value)]).toEqual([
+        seed,
+        true,
+        true,
+      ]);
+    }
+    expect(heard + silent).toBe(20);
+  });
+
+  test("extra knocks and missed feet make it too noisy, one step that is a little off does not", () => {
+    const steady = Array.from({ length: 14 }, (_, at) => 0.375 * at);
+    expect(beatInWords(beat(steady.toSpliced(5, 0, 0.375 * 4.4).toSpliced(9, 0, 0.375 * 7.3)))).toMatch(
+      /^too noisy/,
+    );
+    expect(beatChange(beat(steady), beat(steady.toSpliced(6, 1)))).toMatch(
+      /^too noisy.*; before 160 a minute, even/,
+    );
+    expect(beatInWords(beat(steady.with(6, 0.375 * 6 + 0.05)))).toMatch(/^160 a minute/);
+  });
+
   test("uneven is said only beyond its own noise", () => {
     expect(isUneven(trot(0.85))).toBe(true);
     const noisy = beat(
@@ -170,6 +221,23 @@ describe("footfalls by sound", () => {
     expect(said(new Float32Array(RATE))).toBe("silent");
     expect(said(new Float32Array(4000), 800)).toBe("rate");
   });
+
+  test.each([8000, 11_025, 44_100, 48_000])(
+    "the clock of a sound of %i samples a second does not drift in 20 s",
+    (rate) => {
+      const samples = new Float32Array(20 * rate);
+      const falls = [0.5, 10, 19.5];
+      for (const fall of falls)
+        for (let at = 0; at < 0.02 * rate; at++)
+          samples[Math.round(fall * rate) + at] =
+            0.8 * Math.exp(-at / (0.006 * rate)) * Math.sin((2 * Math.PI * 300 * at) / rate);
+      const heard = findFootfalls(samples, rate);
+      if (!heard.ok) throw new Error(heard.issues[0]?.message);
+      heard.value.falls.forEach(({ at }, index) => expect(Math.abs(at - falls[index]!)).toBeLessThan(0.01));
+      expect(heard.value.falls).toHaveLength(3);
+      expect(heard.value.stepS * heard.value.envelope.length).toBeCloseTo(20, 2);
+    },
+  );
 
   test("the envelope runs with the sound, from 0 to 1", () => {
     const random = seededRandom(3);

@@ -22,6 +22,8 @@ export interface Beat {
   evenness: number;
   /** Standard error of the evenness, from the spread about the means of both halves. */
   evennessSe: number;
+  /** Spread of the intervals about the means of both halves, over the mean interval. */
+  scatter: number;
   /** Intervals that were used. */
   used: number;
   /** Places in the list of times after which a footfall seems to be missing. */
@@ -94,6 +96,7 @@ export function readBeat(times: readonly number[]): Result<Beat> {
     intervals: { mean: mean(used), sd: Math.sqrt(squaresAbout(used) / (used.length - 1)) },
     evenness,
     evennessSe: evenness * Math.sqrt(relative),
+    scatter: Math.sqrt(spread) / mean(used),
     used: used.length,
     gaps: all.flatMap((interval, at) => (interval > GAP * middle ? [at] : [])),
   });
@@ -107,6 +110,14 @@ const relativeSe = ({ evenness, evennessSe }: Beat): number => evennessSe / even
 /** However alike the steps are, an evenness is known no better than this. Assumption: footfalls are heard to some 10 ms. */
 const KNOWN_TO = 0.02;
 
+/**
+ * Intervals that lie further apart than this, over their mean, are no rhythm: something else was heard or a foot was missed.
+ * Assumption: a horse's own steps differ by some 5 %, a hand's taps by some 10 %.
+ */
+const NOISY = 0.2;
+/** True where neither a rate nor an evenness can be told. */
+export const isNoisy = ({ scatter }: Beat): boolean => scatter > NOISY;
+
 /** True where a beat is uneven beyond its own noise. */
 export const isUneven = (beat: Beat): boolean => uneven(beat) > Math.max(KNOWN_TO, BAND * relativeSe(beat));
 
@@ -115,12 +126,15 @@ const band = ({ evenness, evennessSe }: Beat): string =>
 
 /** "148 a minute, even (0.99 ± 0.03)": one beat in words. */
 export function beatInWords(beat: Beat): string {
+  if (isNoisy(beat))
+    return `too noisy to tell (the steps differ by ${Math.round(100 * beat.scatter)} %: take away what is no footfall, or tap along)`;
   const rate = `${Math.round(beat.perMinute)} a minute`;
   return `${rate}, ${isUneven(beat) ? "uneven" : "even"} (${band(beat)})`;
 }
 
 /** What changed from one beat to a later one, as one sentence. Said to be changed only beyond the noise of both. */
 export function beatChange(before: Beat, after: Beat): string {
+  if (isNoisy(before) || isNoisy(after)) return `${beatInWords(after)}; before ${beatInWords(before)}.`;
   const change = uneven(after) - uneven(before);
   const noise = Math.max(KNOWN_TO, BAND * Math.hypot(relativeSe(before), relativeSe(after)));
   const rate = after.perMinute - before.perMinute;

@@ -50,9 +50,8 @@ function withoutLow(samples: Float32Array, rate: number, hz: number): Float32Arr
   return pass(pass(samples));
 }
 
-/** Root mean square in steps of STEP_S over windows of WINDOW_S. */
-function envelopeOf(samples: Float32Array, rate: number): Float32Array {
-  const step = Math.max(1, Math.round(rate * STEP_S));
+/** Root mean square in steps of so many samples over windows of WINDOW_S. */
+function envelopeOf(samples: Float32Array, rate: number, step: number): Float32Array {
   const half = Math.max(1, Math.round((rate * WINDOW_S) / 2));
   const squares = new Float64Array(samples.length + 1);
   for (let at = 0; at < samples.length; at++) squares[at + 1] = (squares[at] ?? 0) + (samples[at] ?? 0) ** 2;
@@ -78,7 +77,10 @@ export function findFootfalls(samples: Float32Array, rate: number): Result<Heard
   if (samples.length === 0) return fail("empty", "samples", "This sound has no length.");
   if (!(rate >= 4000))
     return fail("rate", "rate", "A sound of at least 4000 samples a second is wanted.", rate);
-  const envelope = envelopeOf(withoutLow(samples, rate, LOW_HZ), rate);
+  const step = Math.max(1, Math.round(rate * STEP_S));
+  // Whole samples: at 44.1 kHz a step is a little shorter than it is wanted, and counted as long as it is.
+  const stepS = step / rate;
+  const envelope = envelopeOf(withoutLow(samples, rate, LOW_HZ), rate, step);
   const loudest = envelope.reduce((most, one) => Math.max(most, one), 0);
   if (loudest < SILENT)
     return fail(
@@ -86,12 +88,12 @@ export function findFootfalls(samples: Float32Array, rate: number): Result<Heard
       "samples",
       "Nothing is heard in it. Take a clip with its sound on, or tap along with the picture.",
     );
-  const rise = Math.round(RISE_S / STEP_S);
+  const rise = Math.round(RISE_S / stepS);
   const onset = Float32Array.from(envelope, (now, at) =>
     Math.max(0, Math.sqrt(now) - Math.sqrt(envelope[Math.max(0, at - rise)] ?? 0)),
   );
-  const about = Math.round(ABOUT_S / STEP_S);
-  const apart = Math.round(LEAST_APART_S / STEP_S);
+  const about = Math.round(ABOUT_S / stepS);
+  const apart = Math.round(LEAST_APART_S / stepS);
   // Noise by blocks of a quarter of the stretch about it: a median at every step would say the same.
   const block = Math.max(1, Math.round(about / 4));
   const levels = Array.from({ length: Math.ceil(onset.length / block) }, (_, at) => {
@@ -116,16 +118,16 @@ export function findFootfalls(samples: Float32Array, rate: number): Result<Heard
   const falls = kept
     .filter(({ height }) => height >= OVER_LOUDEST * typical)
     .sort((a, b) => a.at - b.at)
-    .map(({ at }) => ({ at: steepest(envelope, at) * STEP_S }));
+    .map(({ at }) => ({ at: steepest(envelope, at, Math.round(BACK_S / stepS)) * stepS }));
   if (falls.length === 0)
     return fail("none", "samples", "No footfall stands out of this sound. Tap along with it instead.");
-  return ok({ falls, envelope: envelope.map((one) => one / loudest), stepS: STEP_S });
+  return ok({ falls, envelope: envelope.map((one) => one / loudest), stepS });
 }
 
-/** The step before the peak of an onset at which the loudness rises fastest. */
-function steepest(envelope: Float32Array, peak: number): number {
+/** The step, up to so many before the peak of an onset, at which the loudness rises fastest. */
+function steepest(envelope: Float32Array, peak: number, back: number): number {
   let [best, most] = [peak, 0];
-  for (let at = Math.max(1, peak - Math.round(BACK_S / STEP_S)); at <= peak; at++) {
+  for (let at = Math.max(1, peak - back); at <= peak; at++) {
     const rises = (envelope[at] ?? 0) - (envelope[at - 1] ?? 0);
     if (rises > most) [best, most] = [at, rises];
   }
