@@ -37,6 +37,7 @@ export default tseslint.config(
     },
   },
   { files: ["**/*.mjs", "**/*.cjs", "*.js"], languageOptions: { globals: globals.node } },
+  { files: ["app/start/*.js"], languageOptions: { globals: globals.browser } },
   { files: ["**/*.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },
   {
     files: ["app/**/*.tsx", "app/**/*.ts"],

@@ -28,6 +28,7 @@ import { useEdits } from "./ui/useEdits";
 import { useShortcuts } from "./ui/useShortcuts";
 import { UpdateBar } from "./ui/UpdateBar";
 import type { Route } from "./+types/root";
+import startGuard from "./start/guard.js?raw";
 import "./ui/global.css";
 import "./ui/controls.css";
 
@@ -65,6 +66,7 @@ export function Layout({ children }: { children: React.ReactNode }) {
         <meta name="apple-mobile-web-app-title" content="Plumbline" />
         <link rel="manifest" href="/plumbline.webmanifest" />
         <style>{TOKEN_CSS}</style>
+        <script dangerouslySetInnerHTML={{ __html: startGuard }} />
         <Meta />
         <Links />
       </head>

@@ -38,5 +38,5 @@ export const headersFor = (html) => ({
   "Cross-Origin-Opener-Policy": "same-origin",
   "Cross-Origin-Resource-Policy": "same-origin",
   "Permissions-Policy":
-    "camera=(self), microphone=(self), screen-wake-lock=(self), geolocation=(), payment=(), usb=(), serial=(), display-capture=()",
+    "camera=(self), microphone=(self), screen-wake-lock=(self), geolocation=(), payment=(), usb=(), serial=(self), display-capture=()",
 });

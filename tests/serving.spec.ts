@@ -41,6 +41,8 @@ test("the page and every answer tell the browser: no other origin, no script tha
     expect(headers["content-security-policy"]).toBe(`${policy}; frame-ancestors 'none'`);
     expect(headers).toMatchObject({ "x-frame-options": "DENY", "cross-origin-opener-policy": "same-origin" });
     expect(headers["permissions-policy"]).toContain("geolocation=()");
+    // Gauges and callipers are read over a serial port.
+    expect(headers["permissions-policy"]).toContain("serial=(self)");
   }
   await page.goto("/");
   await expect(page.getByRole("heading", { name: "No horses here yet" })).toBeVisible();

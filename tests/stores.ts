@@ -70,13 +70,19 @@ export async function passOn(page: Page, { facts }: Rows): Promise<void> {
     { table: "facts", row: passedOn(device) },
     { table: "facts", gone: "device" },
   ]);
-  await page.evaluate(() => localStorage.clear());
+  await page.evaluate(() => {
+    localStorage.clear();
+    sessionStorage.clear();
+  });
 }
 
 /** Chooses the demo round as its user would have, with Bramble's visit started where that is asked. */
 export async function chooseDemo(page: Page, visit: boolean): Promise<void> {
   await write(page, visit ? (JSON.parse(await readFile(VISIT, "utf8")) as Change[]) : []);
-  await page.evaluate(() => localStorage.setItem("plumbline.round", "demo"));
+  await page.evaluate(() => {
+    // The tab may have had another round open.
+    for (const storage of [localStorage, sessionStorage]) storage.setItem("plumbline.round", "demo");
+  });
 }
 
 /** Writes into the demo round's store from a page of this origin on which the application does not run. */

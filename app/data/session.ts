@@ -203,18 +203,22 @@ class Session {
 
 export const sittingLock = (sitting: string): string => `plumbline-sitting-${sitting}`;
 
+/** The round that this tab opened, else the one that was chosen last: a tab stays in its round whatever others choose. */
 function readRound(): Round {
   try {
-    const kept = localStorage.getItem(ROUND_KEY);
-    return kept === "demo" || kept === "first-day" ? kept : "own";
+    const kept = sessionStorage.getItem(ROUND_KEY) ?? localStorage.getItem(ROUND_KEY);
+    const round = kept === "demo" || kept === "first-day" ? kept : "own";
+    sessionStorage.setItem(ROUND_KEY, round);
+    return round;
   } catch {
     return "own";
   }
 }
 
-/** The round that the next page load opens. */
+/** The round that this tab's next page load opens, and every new tab. */
 export function chooseRound(round: Round): void {
   localStorage.setItem(ROUND_KEY, round);
+  sessionStorage.setItem(ROUND_KEY, round);
 }
 
 export const databaseOf = (round: Round): Database => openDatabase(DATABASE_NAMES[round]);

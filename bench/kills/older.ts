@@ -82,7 +82,7 @@ export async function putOlder(page: Page, records: Records): Promise<void> {
 
 export const chooseRound = (page: Page, round: "own" | "demo"): Promise<void> =>
   page.evaluate((chosen) => {
-    localStorage.setItem("plumbline.round", chosen);
+    for (const storage of [localStorage, sessionStorage]) storage.setItem("plumbline.round", chosen);
   }, round);
 
 /** What is wrong with a store whose migration was broken off: all of it is of the one version or of the other. */

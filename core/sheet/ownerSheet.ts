@@ -30,7 +30,7 @@ export const pictureCaption = (
 
 /**
  * The owner's sheet of one visit: pictures, four numbers a foot with their change, what was done, what was left alone and
- * why, what to watch, studs, and when to come back. Plain words; no telephone number of the yard.
+ * why, studs, and when to come back. Plain words; nothing that its farrier wrote for himself, no telephone number of the yard.
  */
 export function ownerSheet(
   { horse, visit, records }: { horse: Horse; visit: Visit; records: FootRecords },
@@ -70,12 +70,6 @@ export function ownerSheet(
       ? [
           { kind: "heading" as const, text: "Left alone, and why" },
           { kind: "list" as const, items: left },
-        ]
-      : []),
-    ...(visit.watch
-      ? [
-          { kind: "heading" as const, text: "To watch" },
-          { kind: "text" as const, text: visit.watch },
         ]
       : []),
     ...(studs

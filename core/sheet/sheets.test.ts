@@ -13,6 +13,7 @@ import { caseOf } from "../case/case.fixture";
 import { nothingRead, readingId } from "../foot/records/reading";
 import { wordingFor } from "../foot/wording";
 import type { Photo } from "../photo/photoRecord";
+import { noShoe } from "../shoe/shoeRecord";
 import { DEFAULT_SETTINGS } from "../record/settings";
 import type { Horse } from "../record/horse";
 import { blankVisit, type Visit } from "../record/visit";
@@ -145,7 +146,7 @@ const owner = ownerSheet({ horse, visit, records }, DEFAULT_SETTINGS, wording, d
 const vet = vetSheet({ horse, one, records, today: "2026-11-10" }, DEFAULT_SETTINGS, wording, day);
 
 describe("an owner’s sheet", () => {
-  test("holds pictures, four numbers a foot, what was done, what was left and why, what to watch, the next day", () => {
+  test("holds pictures, four numbers a foot, what was done, what was left and why, the next day", () => {
     const text = JSON.stringify(owner);
     expect(picturesOf(owner)).toHaveLength(4);
     const table = owner.parts.find((part) => part.kind === "table");
@@ -167,6 +168,78 @@ describe("an owner’s sheet", () => {
         day,
       ),
     ).toEqual(owner);
+  });
+
+  test("of all that was written only what is for others leaves, field by field, in each sheet", () => {
+    // Every text of the records says which field it stands in.
+    const marked = (value: unknown, name: string): unknown =>
+      typeof value === "string" && value === HOSTILE
+        ? `<<${name}>>`
+        : Array.isArray(value)
+          ? value.map((inner) => marked(inner, name))
+          : typeof value === "object" && value !== null
+            ? Object.fromEntries(
+                Object.entries(value).map(([key, inner]) => [key, marked(inner, `${name}.${key}`)]),
+              )
+            : value;
+    const written = {
+      ...visit,
+      notes: {
+        arrive: HOSTILE,
+        watch: HOSTILE,
+        read: HOSTILE,
+        survey: HOSTILE,
+        trim: HOSTILE,
+        shoe: HOSTILE,
+        set: HOSTILE,
+      },
+    };
+    const trims = records.trims.map((trim) => ({ ...trim, past: { toe: HOSTILE }, atOnceWhy: HOSTILE }));
+    const shoes = [
+      {
+        id: "s",
+        visitId: "v",
+        horseId: "h",
+        limb: "LF",
+        date: visit.date,
+        ...noShoe(),
+        because: HOSTILE,
+        kept: { web: HOSTILE },
+      },
+    ];
+    const all = {
+      horse: marked(horse, "horse") as Horse,
+      visit: marked(written, "visit") as Visit,
+      one: marked(one, "case") as typeof one,
+      records: {
+        ...records,
+        visits: [marked(written, "visit")],
+        trims: marked(trims, "trim"),
+        shoes: marked(shoes, "shoe"),
+      } as CaseRecords,
+    };
+    const leaving = (sheet: object) =>
+      [...new Set([...JSON.stringify(sheet).matchAll(/<<([^>]+)>>/g)].map(([, name]) => name))].sort();
+    expect(leaving(ownerSheet(all, DEFAULT_SETTINGS, wording, day))).toEqual([
+      "horse.name",
+      "trim.atOnceWhy",
+      "visit.tell",
+    ]);
+    expect(leaving(vetSheet({ ...all, today: "2026-11-10" }, DEFAULT_SETTINGS, wording, day))).toEqual([
+      "case.log.a.by",
+      "case.log.a.says",
+      "case.prescription.by",
+      "case.prescription.says",
+      "case.stages.name",
+      "case.stages.says",
+      "case.title",
+      "case.told.drugs",
+      "case.told.feed",
+      "case.told.metabolic",
+      "case.vet",
+      "horse.name",
+      "visit.observed.LF.note",
+    ]);
   });
 
   test("what it contains is said before it leaves", () => {
