@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { ordinaryShoe } from "../shoe/specification";
-import { specOfFound } from "./foundBench";
+import { notedOf, specOfFound } from "./foundBench";
 
 const last = {
   ...ordinaryShoe("LF", 520),
@@ -29,5 +29,16 @@ describe("the shoe as it was found", () => {
       nailsMedial: 2,
       nailsLateral: 4,
     });
+  });
+
+  test("of a shoe of which only the kind was noted nothing else is known; a shoe on record is known whole", () => {
+    expect([...notedOf({ type: "plain" }, undefined)]).toEqual(["type"]);
+    expect([...notedOf({ type: "egg bar", nailsMedial: 3, nailsLateral: 3 }, last)]).toEqual([
+      "type",
+      "nails",
+    ]);
+    expect([...notedOf({ nailsMedial: 3 }, undefined)]).toEqual([]);
+    expect(notedOf({ type: "straight bar" }, last).size).toBe(8);
+    expect(notedOf(undefined, last).has("mass")).toBe(true);
   });
 });

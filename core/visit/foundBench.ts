@@ -15,6 +15,27 @@ export interface FoundBench {
   fit: Fit;
   /** Where it is known from: looked at today, or the record of the last visit alone. */
   from: "found" | "last visit";
+  /** What of it was noted, or is on record as it was nailed on; the rest is drawn as an ordinary shoe has it. */
+  noted: ReadonlySet<FoundFact>;
+}
+
+/** What is told of a shoe that came off. */
+export type FoundFact = "type" | "pad" | "raise" | "breakover" | "length" | "clips" | "nails" | "mass";
+const FACTS: readonly FoundFact[] = ["type", "pad", "raise", "breakover", "length", "clips", "nails", "mass"];
+
+/** Which facts of a shoe are known: those that were noted, and all where it is the shoe on record. */
+export function notedOf(found: FoundShoe | undefined, nailedOn: Specification | undefined): Set<FoundFact> {
+  const { type, pad, wedgeDeg, breakoverMm, lengthMm, nailsMedial, nailsLateral } = found ?? {};
+  if (nailedOn && (type === undefined || type === nailedOn.type)) return new Set(FACTS);
+  const seen: Partial<Record<FoundFact, boolean>> = {
+    type: type !== undefined,
+    pad: pad !== undefined,
+    raise: wedgeDeg !== undefined,
+    breakover: breakoverMm !== undefined,
+    length: lengthMm !== undefined,
+    nails: nailsMedial !== undefined && nailsLateral !== undefined,
+  };
+  return new Set(FACTS.filter((fact) => seen[fact]));
 }
 
 /** A breakover this far back was made by an edge, and from there on by a roll, mm. Source: trade practice. */
@@ -61,6 +82,7 @@ export function foundBench(shoe: VisitShoe, foot: VisitFoot, massKg: number): Fo
   return {
     spec,
     from: known ? "found" : "last visit",
+    noted: notedOf(found, last),
     fit:
       short === 0
         ? fit
@@ -83,24 +105,31 @@ export interface FoundRow {
   changed: boolean;
 }
 
-/** What changes from the shoe that came off to the one that goes on. */
+export const NOT_NOTED = "not noted";
+
+/** What changes from the shoe that came off to the one that goes on; what was not noted of it is not told. */
 export function foundRows(was: FoundBench, now: ShoeBench, wording: Wording): FoundRow[] {
   const raise = (spec: Specification) => (spec.raise ? wording.angle(spec.raise.degrees) : "none");
-  const row = (name: string, of: (fit: Fit) => string): FoundRow => {
-    const [a, b] = [of(was.fit), of(now.fit)];
-    return { name, was: a, now: b, changed: a !== b };
+  const row = (name: string, wants: readonly FoundFact[], of: (fit: Fit) => string): FoundRow => {
+    const noted = wants.every((fact) => was.noted.has(fact));
+    const [a, b] = [noted ? of(was.fit) : NOT_NOTED, of(now.fit)];
+    return { name, was: a, now: b, changed: noted && a !== b };
   };
   return [
-    row("Shoe", ({ question: { spec } }) => spec.type),
-    row("Pad", ({ question: { spec } }) => spec.pad),
-    row("Raise", ({ question: { spec } }) => raise(spec)),
-    row("Front : support", (fit) => halvesInWords(halvesFrom(fit.front, fit.support))),
-    row("Front", (fit) => wording.length(fit.front)),
-    row("Support", (fit) => wording.length(fit.support)),
-    row("Rolled off the toe", (fit) => wording.cut(fit.roll)),
-    row("Length", (fit) => wording.length(fit.length)),
-    row("Clips", ({ question: { spec } }) => wording.inOwnWords(clipsInWords(spec.clips) || "none")),
-    row("Nails", ({ question: { spec } }) => String(nailCount(spec))),
-    row("Mass, estimate", (fit) => `${Math.round(fit.mass)} g`),
+    row("Shoe", ["type"], ({ question: { spec } }) => spec.type),
+    row("Pad", ["pad"], ({ question: { spec } }) => spec.pad),
+    row("Raise", ["raise"], ({ question: { spec } }) => raise(spec)),
+    row("Front : support", ["breakover", "length"], (fit) =>
+      halvesInWords(halvesFrom(fit.front, fit.support)),
+    ),
+    row("Front", ["breakover"], (fit) => wording.length(fit.front)),
+    row("Support", ["length"], (fit) => wording.length(fit.support)),
+    row("Rolled off the toe", ["breakover"], (fit) => wording.cut(fit.roll)),
+    row("Length", ["length"], (fit) => wording.length(fit.length)),
+    row("Clips", ["clips"], ({ question: { spec } }) =>
+      wording.inOwnWords(clipsInWords(spec.clips) || "none"),
+    ),
+    row("Nails", ["nails"], ({ question: { spec } }) => String(nailCount(spec))),
+    row("Mass, estimate", ["mass"], (fit) => `${Math.round(fit.mass)} g`),
   ];
 }

@@ -70,7 +70,7 @@ export function FitBench(props: ShoeViewProps) {
               overlay={(geometry) => (
                 <>
                   <ShoeOverlay geometry={geometry} fit={fit} />
-                  {oldShoe && <FoundOutline geometry={geometry} fit={oldShoe} />}
+                  {oldShoe && <FoundOutline geometry={geometry} fit={oldShoe} guess={false} />}
                   <FitHandles geometry={geometry} shoeing={shoeing} wording={wording} />
                 </>
               )}

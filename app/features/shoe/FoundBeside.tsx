@@ -4,7 +4,7 @@ import { ShoeOverlay } from "~app/drawing/ShoeOverlay";
 import { SoleView } from "~app/drawing/SoleView";
 import { Fractions } from "~app/ui/Fractions";
 import { useWording } from "~app/ui/useWording";
-import { foundBench, foundRows } from "~core/visit/foundBench";
+import { foundBench, foundRows, NOT_NOTED } from "~core/visit/foundBench";
 import type { ShoeViewProps } from "./shoeView";
 
 /** The shoe as found and the one chosen now, both drawn on one foot, and what changes between them. */
@@ -30,7 +30,9 @@ export function FoundBeside({ context, shoeing }: Pick<ShoeViewProps, "context" 
           overlay={(geometry) => (
             <>
               <ShoeOverlay geometry={geometry} fit={bench.fit} />
-              {found && found.spec.type !== "bare" && <FoundOutline geometry={geometry} fit={found.fit} />}
+              {found && found.spec.type !== "bare" && (
+                <FoundOutline geometry={geometry} fit={found.fit} guess={!found.noted.has("length")} />
+              )}
             </>
           )}
         />
@@ -49,7 +51,7 @@ export function FoundBeside({ context, shoeing }: Pick<ShoeViewProps, "context" 
               {foundRows(found, bench, wording).map(({ name, was, now, changed }) => (
                 <tr key={name} data-changed={changed}>
                   <th scope="row">{name}</th>
-                  <td>
+                  <td className={was === NOT_NOTED ? "quiet" : undefined}>
                     <Fractions text={was} />
                   </td>
                   <td>
@@ -63,7 +65,7 @@ export function FoundBeside({ context, shoeing }: Pick<ShoeViewProps, "context" 
       </div>
       <p className="pictures-key quiet">
         {found
-          ? "dashed: the shoe that came off, on the foot as it came · filled: the one chosen, on the foot after its trim"
+          ? `dashed: the shoe that came off, on the foot as it came${found.noted.has("length") ? "" : ", its size a guess"} · filled: the one chosen, on the foot after its trim`
           : "no shoe was noted before this one"}
       </p>
     </section>
