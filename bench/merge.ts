@@ -11,7 +11,7 @@ const HISTORIES = 1000;
 function timeKeeping(): number {
   const start = records();
   const [horse] = start.horses;
-  for (let at = 0; at < 400; at++) start.horses.push({ ...horse!, id: `g${at}` });
+  for (let at = 0; at < 400; at++) if (horse) start.horses.push({ ...horse, id: `g${at}` });
   const [phone, laptop] = [device("phone", starting(start)), device("laptop", starting(start))];
   for (let at = 0; at < 400; at++)
     laptop.edit({ table: "horses", id: `g${at}`, path: [], now: undefined }, at);

@@ -1,4 +1,4 @@
-import ICAL from "ical.js";
+import type ICAL from "ical.js";
 import { addDays, daysBetween, type IsoDate } from "../calendar/date";
 
 /** Steps that are taken through the repetitions of one event; ten times as many through those of a file. */
