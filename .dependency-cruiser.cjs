@@ -128,7 +128,7 @@ module.exports = {
     only(
       "workers-import-down",
       "^app/workers/",
-      "^(core/|demo/|app/workers/|app/data/(database|folder|mergeStore|pictureBytes|sealed|storeFiles|tablesZip)\\.ts$)",
+      "^(core/|demo/|app/workers/|app/data/(database|folder|mergeStore|packed|pictureBytes|sealed|storeFiles|tablesZip)\\.ts$)",
       "Workers adapt the core, and the store for what would stop the page.",
     ),
     only(
