@@ -45,7 +45,7 @@ describe("calc", () => {
           [48, 48],
         ],
       },
-      { n: 2, sd: 0.5, smallestChange: 1.385 },
+      { n: 2, sd: 0.5, smallestChange: 1.386 },
     ],
     [
       "beat",

@@ -40,7 +40,7 @@ test("a damaged and a foreign file say where and why, and change nothing", async
   await expect(page.getByRole("alert")).toContainText("cut.json was not restored. Nothing was changed.");
   await expect(page.getByRole("alert")).toContainText(/line \d+, column \d+/);
   const spoiled = info.outputPath("spoiled.json");
-  await writeFile(spoiled, backup.text.replace('"massKg": 520', '"massKg": "<img src=x onerror=alert(1)>"'));
+  await writeFile(spoiled, backup.text.replace('"massKg":520', '"massKg":"<img src=x onerror=alert(1)>"'));
   await page.getByLabel("Choose a backup file").setInputFiles(spoiled);
   await expect(page.getByRole("alert")).toContainText("records.horses.0.massKg");
   await expect(page.getByText("43 horses in 8 yards")).toBeVisible();

@@ -22,7 +22,7 @@ const CHUNK = 2000;
 /** Pictures whose bytes are read at once. */
 const PICTURES_AT_ONCE = 20;
 /** A backup whose text is longer leaves packed. */
-const LONGEST_PLAIN = 4_000_000;
+const LONGEST_PLAIN = 20_000_000;
 /** So often is a store read anew in which a picture was taken away meanwhile. */
 const MOST_TRIES = 5;
 

@@ -7,7 +7,7 @@ export interface Change {
 }
 
 /**
- * Now minus before. `smallestChange` is that of the measure itself (2.77 sd), which already is the noise of a
+ * Now minus before. `smallestChange` is that of the measure itself (2.772 sd), which already is the noise of a
  * difference between two readings; for a derived measure give its own noise.
  */
 export function changeSince(now: number, before: number, smallestChange: number): Change {

@@ -2,14 +2,14 @@ import type { Entry } from "../constants/entry";
 import { fail, ok, type Result } from "../result";
 
 /** 1.96 x sqrt 2, to the two places in which it is always written. */
-const SMALLEST_CHANGE_FACTOR = 2.77;
+const SMALLEST_CHANGE_FACTOR = 1.96 * Math.SQRT2;
 const PAIRS_UNTIL_OWN = 10;
 
 export interface Repeatability {
   n: number;
   /** Within-subject standard deviation, in the unit of the pairs. */
   sd: number;
-  /** Smallest real change between two measures: 2.77 sd. */
+  /** Smallest real change between two measures: 2.772 sd. */
   smallestChange: number;
 }
 

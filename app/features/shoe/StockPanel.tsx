@@ -1,5 +1,6 @@
 import { Link } from "react-router";
 import { Fractions } from "~app/ui/Fractions";
+import { useUnsettled } from "~app/ui/useUnsettled";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { stockInWords } from "~core/forge/fitStock";
 import { jobStock } from "~core/forge/anvil/job";
@@ -14,6 +15,7 @@ import type { ShoeViewProps } from "./shoeView";
 /** How much steel this shoe wants, by the trade's rule and by its own outline, and where its mark goes. */
 export function StockPanel({ context, shoeing }: ShoeViewProps) {
   const wording = useWording();
+  const stale = useUnsettled(`${context.visit.id}.${context.limb}.shoe.measured.`);
   const settings = useSettings();
   const { spec, fit } = shoeing.bench;
   const asked = askedOf(shoeing.record, fit);
@@ -55,11 +57,13 @@ export function StockPanel({ context, shoeing }: ShoeViewProps) {
         {measure("lengthMm", "Measured at the horse, length")}
       </div>
       {stock.ok ? (
-        stockInWords(stock.value, wording).map((line) => (
-          <p key={line}>
-            <Fractions text={line} />
-          </p>
-        ))
+        <div data-stale={stale}>
+          {stockInWords(stock.value, wording).map((line) => (
+            <p key={line}>
+              <Fractions text={line} />
+            </p>
+          ))}
+        </div>
       ) : (
         <p className="ember">{stock.issues[0]?.message}</p>
       )}
