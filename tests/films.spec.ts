@@ -98,7 +98,7 @@ test("files that are no film are said and nothing is kept; a film without a scal
   const many = Buffer.from(dicom);
   // The transfer syntax in its heading becomes that of a compressed picture.
   const at = many.indexOf("1.2.840.10008.1.2.1\0");
-  many.write("1.2.840.10008.1.2.5\0", at, "latin1");
+  many.write("1.2.840.10008.1.2.9\0", at, "latin1");
   await choose(page, { name: "packed.dcm", mimeType: "application/dicom", buffer: many });
   await expect(said).toContainText("This DICOM file is compressed");
   await choose(page, { name: "note.png", mimeType: "image/png", buffer: Buffer.from("no picture at all") });

@@ -101,7 +101,7 @@ export function readDicom(bytes: Uint8Array): Result<DicomPicture> {
   if (!Object.values(SYNTAX).includes(syntax as (typeof SYNTAX)[keyof typeof SYNTAX]))
     return refuse(
       "compressed",
-      `This DICOM file is packed as ${packedAs(syntax)}, which is not read. Export it uncompressed, or as baseline JPEG.`,
+      `This DICOM file is compressed: ${packedAs(syntax)} is not read. Export it uncompressed, or as baseline JPEG.`,
     );
   const frames = Number(data.string("x00280008") ?? "1");
   if (frames > 1)

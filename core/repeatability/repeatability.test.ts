@@ -24,7 +24,7 @@ describe("repeatability", () => {
   test("nine pairs are not enough for a noise of one's own, ten are", () => {
     const pairs = (n: number) => Array.from({ length: n }, () => [50, 51] as const);
     expect(ownNoise(pairs(9), pairs(10))).toBe(GENERAL_NOISE.value);
-    expect(ownNoise(pairs(10), pairs(10)).angleDeg).toBeCloseTo(1.96, 12);
+    expect(ownNoise(pairs(10), pairs(10)).angleDeg).toBeCloseTo(2.772 * Math.SQRT1_2, 12);
   });
 
   test("the general noise is sd 0.54 deg and about 1.1 mm", () => {

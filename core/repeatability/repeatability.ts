@@ -2,7 +2,7 @@ import type { Entry } from "../constants/entry";
 import { fail, ok, type Result } from "../result";
 
 /** 1.96 x sqrt 2, to the two places in which it is always written. */
-const SMALLEST_CHANGE_FACTOR = 1.96 * Math.SQRT2;
+const SMALLEST_CHANGE_FACTOR = 2.772;
 const PAIRS_UNTIL_OWN = 10;
 
 export interface Repeatability {
