@@ -6,6 +6,7 @@ import type { Visit } from "~core/record/visit";
 import { saveEdits, undoLast } from "./edits";
 import { deviceOf, historyOf, renameDevice, startSitting } from "./device";
 import { restoreBackup } from "./files";
+import { lookForAmiss } from "./mending";
 import { lookAtMerge, putTogether } from "./mergeStore";
 import { databaseOf, session } from "./session";
 import { backupFile, fillStore } from "./storeFiles";
@@ -167,6 +168,20 @@ describe("another device's file is put together with the store", () => {
     await putTogether(db, file, { picks: {}, state });
     expect((await reading()).values.toeLength?.value).toBe(96);
     expect(await db.visits.get("w")).toBeDefined();
+  });
+
+  test("a yard and a horse that were typed on both are named before, and stand in the list to set right after", async () => {
+    const typed = (id: string) => [
+      make("yards", { id: `y-${id}`, name: "Moss End", person: "", phone: "", access: "" }, "yard"),
+      make("horses", { ...records().horses[0]!, id: `h-${id}`, yardId: `y-${id}`, name: "Crumb" }, "horse"),
+    ];
+    await phoneWith(() => saveEdits(typed("phone")));
+    await saveEdits(typed("laptop"));
+    const file = await fileOf(phone);
+    const { again, state } = await lookAtMerge(db, file);
+    expect(again).toEqual(["yard Moss End", "horse Crumb"]);
+    await putTogether(db, file, { picks: {}, state });
+    expect((await lookForAmiss(db)).twins.map(({ table }) => table)).toEqual(["yards", "horses"]);
   });
 
   test("pictures come along as their bytes", async () => {

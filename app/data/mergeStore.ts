@@ -1,7 +1,8 @@
 import { mergeSides, type Merged, type Side } from "~core/merge/merge";
 import type { Pick } from "~core/merge/place";
 import type { Clash } from "~core/merge/row";
-import { dayInWords, rowName, sayClash, type SaidClash } from "~core/merge/words";
+import { likelyTwins } from "~core/merge/twins";
+import { dayInWords, rowName, sayClash, TABLE_WORDS, type SaidClash } from "~core/merge/words";
 import { wordingFor } from "~core/foot/wording";
 import type { Backup } from "~core/record/backupText";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
@@ -23,6 +24,8 @@ export interface MergeLook {
   clashes: SaidClash[];
   /** Visits that stand twice afterwards, in words. */
   twins: string[];
+  /** Yards and horses that were typed on both, by all appearances: they stand twice afterwards. */
+  again: string[];
   /** True where the two hold the same already. */
   nothing: boolean;
   /** The store as it was looked at: what is done later is done to this and no other. */
@@ -79,10 +82,30 @@ export async function lookAtMerge(
       ({ horseId, dates }) =>
         `${horses.get(horseId)?.name ?? ""}, ${[...new Set(dates)].map(dayInWords).join(" and ")}`,
     ),
+    again: typedOnBoth(here, merged),
     clashes: merged.clashes.map((clash) => sayClash(clash, words, rowOf)),
     nothing: merged.put.length + merged.gone.length + merged.clashes.length === 0,
     state,
   };
+}
+
+/** The names of likely twins that the merge would bring. */
+function typedOnBoth(here: Side, merged: Merged): string[] {
+  const put = <T extends { id: string }>(table: TableName, rows: readonly T[]): T[] => {
+    const changed = new Map<string, T>();
+    for (const one of merged.put) if (one.table === table) changed.set(one.row.id, one.row as unknown as T);
+    const gone = new Set(merged.gone.filter((one) => one.table === table).map(({ id }) => id));
+    return [...new Map([...rows.map((row) => [row.id, row] as const), ...changed]).values()].filter(
+      ({ id }) => !gone.has(id),
+    );
+  };
+  const { yards, horses } = here.records;
+  const after = { yards: put("yards", yards), horses: put("horses", horses), visits: [] };
+  const known = new Set(likelyTwins({ yards, horses, visits: [] }, () => 0).map(({ goes }) => goes));
+  return likelyTwins(after, () => 0).flatMap(({ table, stays, goes }) => {
+    const row = [...after.yards, ...after.horses].find(({ id }) => id === stays);
+    return known.has(goes) ? [] : [`${TABLE_WORDS[table][0]} ${row?.name ?? ""}`];
+  });
 }
 
 /**

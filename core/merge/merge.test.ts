@@ -270,6 +270,70 @@ describe("two devices' files are put together", () => {
     expect(laptop.merge(phone.side()).twins).toEqual([]);
   });
 
+  describe("a visit that one signed while the other measured on", () => {
+    const started = () => {
+      const [phone, laptop] = pair();
+      phone.edit({ table: "visits", id: "w", path: [], now: openVisit("w") }, 1);
+      laptop.merge(phone.side());
+      phone.merge(laptop.side());
+      return [phone, laptop] as const;
+    };
+    const sign = (one: Device, at: number) => {
+      one.edit({ table: "visits", id: "w", path: ["status"], now: "signed" }, at);
+      one.edit({ table: "visits", id: "w", path: ["signedAt"], now: "2026-11-20T10:00:00Z" }, at);
+    };
+    const measure = (one: Device, at: number) => {
+      const row = { ...one.row("readings", READING), id: "w.LF.before", visitId: "w" };
+      one.edit({ table: "readings", id: "w.LF.before", path: [], now: row }, at);
+    };
+
+    test.each(["here", "there"] as const)("is asked for; %s is taken", (picked) => {
+      const [phone, laptop] = started();
+      sign(phone, 10);
+      measure(laptop, 20);
+      const look = mergeSides(laptop.side(), phone.side(), { act: ["laptop", 9, 30] });
+      expect(look.clashes).toMatchObject([
+        {
+          key: "visits/w/status",
+          place: "status",
+          usual: "there",
+          here: { value: "open" },
+          there: { value: "signed" },
+        },
+      ]);
+      laptop.merge(phone.side(), { "visits/w/status": picked }, 30);
+      const visit = laptop.row("visits", "w") as { status: string; signedAt?: string };
+      expect([visit.status, visit.signedAt]).toEqual(
+        picked === "here" ? ["open", undefined] : ["signed", "2026-11-20T10:00:00Z"],
+      );
+      expect(laptop.row("readings", "w.LF.before")).toBeDefined();
+      const back = phone.merge(laptop.side());
+      expect(back.clashes).toEqual([]);
+      expect(contents(phone.side())).toEqual(contents(laptop.side()));
+    });
+
+    test("nobody is asked where the work was known when it was signed, or the signing when it went on", () => {
+      const [phone, laptop] = started();
+      measure(laptop, 10);
+      phone.merge(laptop.side());
+      sign(phone, 20);
+      expect(laptop.merge(phone.side()).clashes).toEqual([]);
+      measure(laptop, 30);
+      expect(phone.merge(laptop.side()).clashes).toEqual([]);
+    });
+
+    test("status, moment and due day of a visit are taken from one side where the statuses clash", () => {
+      const [phone, laptop] = started();
+      sign(phone, 10);
+      laptop.edit({ table: "visits", id: "w", path: ["status"], now: "planned" }, 20);
+      laptop.merge(phone.side());
+      expect(laptop.row("visits", "w")).toMatchObject({ status: "planned" });
+      expect(laptop.row("visits", "w")).not.toHaveProperty("signedAt");
+      phone.merge(laptop.side());
+      expect(contents(phone.side())).toEqual(contents(laptop.side()));
+    });
+  });
+
   test("two rounds that never met are put beside each other", () => {
     const [one, two] = [device("one", starting(records())), device("two", starting(noRecords()))];
     two.edit(

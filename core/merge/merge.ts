@@ -1,5 +1,5 @@
 import { sameValue } from "../record/edit";
-import { stampKey, type History, type RowStamps, type Seen, type Stamp } from "../record/stamps";
+import { knows, stampKey, type History, type RowStamps, type Seen, type Stamp } from "../record/stamps";
 import type { Visit } from "../record/visit";
 import { LINKS, TABLE_NAMES, type Records, type TableName } from "../record/tables";
 import type { Pick } from "./place";
@@ -65,6 +65,7 @@ export function mergeSides(
     tally: {},
     twins: [],
   };
+  const workedOn = signedMeanwhile(here, there, [hereStamps, thereStamps]);
   const living = new Map<TableName, Map<string, Row>>();
   const rows: [Rows, Rows] = [new Map(), new Map()];
   const removed = [removedIds(hereStamps), removedIds(thereStamps)];
@@ -81,6 +82,7 @@ export function mergeSides(
       const question: Question = {
         table,
         id,
+        workedOn: table === "visits" && workedOn.has(id),
         own: { row: own.get(id), stamps: hereStamps.get(key) ?? { key } },
         other: { row: other.get(id), stamps: thereStamps.get(key) ?? { key } },
         seen,
@@ -102,6 +104,45 @@ export function mergeSides(
   );
   return merged;
 }
+
+/** Visits that one side signed and the other went on at, neither knowing of the other: measured, trimmed, photographed. */
+function signedMeanwhile(
+  here: Side,
+  there: Side,
+  [hereStamps, thereStamps]: [Stamps, Stamps],
+): ReadonlySet<string> {
+  const statusThere = new Map(there.records.visits.map(({ id, status }) => [id, status]));
+  const signedBy = (side: "here" | "there") =>
+    new Set(
+      here.records.visits
+        .filter(({ id, status }) => {
+          const other = statusThere.get(id);
+          const [own, far] = side === "here" ? [status, other] : [other, status];
+          return own === "signed" && far !== undefined && far !== "signed";
+        })
+        .map(({ id }) => id),
+    );
+  const workedOn = new Set<string>();
+  const look = (signed: ReadonlySet<string>, signer: Side, worker: Side, [signs, works]: Stamps[]) => {
+    const news = [...signed].filter((id) => {
+      const { made, places } = signs?.get(stampKey("visits", id)) ?? {};
+      return !knows(worker.history.seen, places?.status ?? made);
+    });
+    if (news.length === 0) return;
+    const wanted = new Set(news);
+    for (const { from, field } of LINKS.filter(({ to }) => to === "visits"))
+      for (const row of worker.records[from] as unknown as Record<string, unknown>[]) {
+        if (!wanted.has(String(row[field]))) continue;
+        const { made, places } = works?.get(stampKey(from, String(row.id))) ?? {};
+        if ([made, ...Object.values(places ?? {})].some((stamp) => !knows(signer.history.seen, stamp)))
+          workedOn.add(String(row[field]));
+      }
+  };
+  look(signedBy("here"), here, there, [hereStamps, thereStamps]);
+  look(signedBy("there"), there, here, [thereStamps, hereStamps]);
+  return workedOn;
+}
+type Stamps = ReadonlyMap<string, RowStamps>;
 
 /** Notes what of an answer the store does not hold yet. */
 function take(merged: Merged, { table, id, own }: Question, { row, stamps }: Answer): void {

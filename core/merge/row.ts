@@ -42,9 +42,14 @@ const GROWING: Partial<Record<TableName, Readonly<Record<string, number>>>> = {
 /** Rows that never change once they are kept. */
 const UNCHANGING: ReadonlySet<TableName> = new Set(["pictures"]);
 
+/** Whether a visit is signed, when that was, and what was promised then: they are one word of one device. */
+const SIGNING: readonly string[] = ["status", "signedAt", "next"];
+
 export interface Question {
   table: TableName;
   id: string;
+  /** A visit that one signed while the other went on at it: which of the two it is to be is asked. */
+  workedOn?: boolean;
   own: HeldRow;
   other: HeldRow;
   seen: [here: Seen, there: Seen];
@@ -141,17 +146,28 @@ function settleByPlace(question: Question, ownRow: Row, otherRow: Row): Answer {
     (part) => (valueAt(ownRow, [part]) === undefined) !== (valueAt(otherRow, [part]) === undefined),
   );
   const inParts = new Set<string>();
-  for (const part of parts) {
-    const places = names.filter((place) => stepsTo(table, place)[0] === part);
+  const putPart = (part: string, places: readonly string[]) => {
     const settled = settlePart(question, part, [ownRow, otherRow], places.map(held));
     if (settled.clash) clashes.push(settled.clash);
     for (const [at, place] of places.entries()) {
       inParts.add(place);
       put(place, settled.places[at] as Settled);
     }
-    const taken = valueAt(settled.taken === "here" ? ownRow : otherRow, [part]);
-    if (taken === undefined) row = withValueAt(row, [part], undefined);
+    return settled.taken;
+  };
+  for (const part of parts) {
+    const taken = putPart(
+      part,
+      names.filter((place) => stepsTo(table, place)[0] === part),
+    );
+    if (valueAt(taken === "here" ? ownRow : otherRow, [part]) === undefined)
+      row = withValueAt(row, [part], undefined);
   }
+  if (table === "visits" && ours.get("status") !== theirs.get("status"))
+    putPart(
+      "status",
+      names.filter((place) => SIGNING.includes(place)),
+    );
   for (const place of names) {
     if (inParts.has(place)) continue;
     const [mine, yours] = held(place);
@@ -204,8 +220,9 @@ function settlePlace(
 }
 
 /**
- * A part that one of the two has taken away, or made, as a whole: all its places are taken from one side. Where each side
- * did something to it that the other did not know of, it is asked for; the side that touched it last stands.
+ * Places that go together: a part that one of the two has taken away, or made, as a whole; the signing of a visit. All are
+ * taken from one side. Where each side did something to them that the other did not know of, it is asked for; the side that
+ * touched them last stands. Of a visit that was worked on meanwhile the signing stands.
  */
 function settlePart(
   question: Question,
@@ -215,8 +232,9 @@ function settlePart(
 ): { taken: Pick; places: Settled[]; clash?: Clash } {
   const { table, id, seen, act, pick } = question;
   const verdicts = new Set(places.map(([mine, yours]) => compare(mine, yours, seen)));
-  const asked = verdicts.has("both") || (verdicts.has("here") && verdicts.has("there"));
-  if (!asked)
+  const clashing = verdicts.has("both") || (verdicts.has("here") && verdicts.has("there"));
+  const workedOn = question.workedOn === true && part === "status";
+  if (!clashing && !workedOn)
     return {
       taken: verdicts.has("here") ? "here" : "there",
       places: places.map(([mine, yours]) => settlePlace(question, part, mine, yours)),
@@ -225,7 +243,8 @@ function settlePart(
     places.reduce<Stamp | undefined>((last, pair) => laterStamp(last, pair[side].stamp), undefined);
   const here: Held = { value: valueAt(ownRow, [part]), stamp: latest(0) };
   const there: Held = { value: valueAt(otherRow, [part]), stamp: latest(1) };
-  const usual = usualOf(here, there);
+  const signed = here.value === "signed" ? "here" : "there";
+  const usual = workedOn ? signed : usualOf(here, there);
   const clash: Clash = { key: `${table}/${id}/${part}`, table, id, place: part, here, there, usual };
   const taken = pick(clash.key) ?? usual;
   // What is taken whole outranks, at each of its places, what either side knew there.

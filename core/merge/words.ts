@@ -64,6 +64,7 @@ export function rowName(
 
 /** A place of a row in words: "toe length", "notes: watch". */
 export function placeName(table: TableName, place: string, wording: Wording): string {
+  if (table === "visits" && place === "status") return "signed on one, gone on with on the other";
   const [part = "", entry] = stepsTo(table, place);
   const plain = (name: string) =>
     wording.inOwnWords(

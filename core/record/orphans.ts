@@ -1,3 +1,4 @@
+import type { Edit } from "./edit";
 import type { Horse } from "./horse";
 import { LINKS, type Records, type TableName } from "./tables";
 import { blankVisit, type Visit } from "./visit";
@@ -84,6 +85,22 @@ export function mendOrphans(
     row: row as { id: string },
   }));
   return mended;
+}
+
+/**
+ * The edits that make the orphans of a store whole; undone as one. A picture that is not there stays away: its record says
+ * so by itself.
+ */
+export function mendEdits(records: Records): Edit[] {
+  const { made, changed } = mendOrphans({ ...records, photos: [], films: [] });
+  const label = "what belonged to nothing";
+  return [
+    ...made.map(({ table, row }): Edit => ({ table, id: row.id, path: [], was: undefined, now: row, label })),
+    ...changed.map(({ table, row }): Edit => {
+      const was = (records[table] as { id: string }[]).find(({ id }) => id === row.id);
+      return { table, id: row.id, path: [], was, now: row, label };
+    }),
+  ];
 }
 
 const MAY_STAND_ALONE: ReadonlySet<string> = new Set([

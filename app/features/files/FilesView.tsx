@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import type { ComponentProps } from "react";
 import { useRevalidator } from "react-router";
+import type { Amiss } from "~app/data/mending";
 import { startBackup, startReadingsCsv, startTablesZip } from "~app/data/files";
 import { askToPersist } from "~app/data/persist";
 import { readRosterRecords } from "~app/data/queries";
@@ -19,6 +20,7 @@ import { BringInPanel } from "./BringInPanel";
 import { FolderPanel } from "./FolderPanel";
 import { SealedRow } from "./SealedRow";
 import { DevicePanel } from "./DevicePanel";
+import { AmissPanel } from "./AmissPanel";
 import { SetAsidePanel } from "./SetAsidePanel";
 import type { Wording } from "~core/foot/wording";
 import "./files.css";
@@ -29,6 +31,7 @@ interface FilesProps {
   yards: Yard[];
   horses: Horse[];
   merges: SetAside[];
+  amiss: Amiss;
   /** What this device is called. */
   device: string;
   round: Round;
@@ -41,12 +44,13 @@ interface FilesProps {
 
 /** The data is the user's: out as files in open formats, back in after a check of every row. */
 export function FilesView(props: FilesProps) {
-  const { counts, yards, horses, merges, device, round, backups, persisted, persistAnswer, usedMb } = props;
+  const { counts, yards, horses, merges, amiss, device, round, backups, persisted, persistAnswer, usedMb } =
+    props;
   const wording = useWording();
   const exporters: Exporter[] = [
     {
       name: "Back up everything",
-      why: "One JSON file with every record. Restore it here, on this device or another.",
+      why: "One JSON file with every record, packed where it is large. Restore it here, on this device or another.",
       file: { name: `plumbline-${todayHere()}.json`, type: "application/json" },
       start: (report) => startBackup(report),
     },
@@ -99,6 +103,7 @@ export function FilesView(props: FilesProps) {
         </div>
         <div>
           <BringInPanel />
+          <AmissPanel {...amiss} />
           <SetAsidePanel merges={merges} />
           <PeoplePanel yards={yards} horses={horses} />
           <DevicePanel name={device} />

@@ -21,7 +21,7 @@ export function MergeLook({
   onLeave: () => void;
 }) {
   const [picks, setPicks] = useState<Record<string, Pick>>({});
-  const { from, into, tally, clashes, twins, nothing } = look;
+  const { from, into, tally, clashes, twins, again, nothing } = look;
   if (nothing)
     return (
       <div className="merge-look">
@@ -36,9 +36,14 @@ export function MergeLook({
       <TallyTable tally={tally} other={other} />
       {twins.length > 0 && (
         <p className="brass">
-          A visit from each for one horse: {twins.slice(0, 5).join("; ")}
-          {twins.length > 5 && ` and ${twins.length - 5} more`}. Both stay; one that is only planned is taken
-          off the plan in Rounds.
+          A visit from each for one horse: {some(twins)}. Both stay; of planned ones “To set right” makes one
+          afterwards.
+        </p>
+      )}
+      {again.length > 0 && (
+        <p className="brass">
+          Typed on both, it seems: {some(again)}. Both come to stand here; “To set right” makes one of them
+          afterwards.
         </p>
       )}
       {clashes.length > 0 && (
@@ -79,6 +84,10 @@ export function MergeLook({
     </div>
   );
 }
+
+/** The first five of a list, and how many more there are. */
+const some = (names: readonly string[]): string =>
+  `${names.slice(0, 5).join("; ")}${names.length > 5 ? ` and ${names.length - 5} more` : ""}`;
 
 const COLUMNS: readonly { name: (other: string) => string; of: (tally: Tally) => number }[] = [
   { name: (other) => `New from ${other}`, of: ({ newThere }) => newThere },
