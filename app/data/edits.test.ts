@@ -1,6 +1,7 @@
 import { afterAll, afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import { change, make } from "~core/record/change";
 import type { Horse } from "~core/record/horse";
+import type { Photo } from "~core/photo/photoRecord";
 import { DEFAULT_SETTINGS } from "~core/record/settings";
 import { blankVisit, type Visit } from "~core/record/visit";
 import type { Yard } from "~core/record/yard";
@@ -10,6 +11,7 @@ import { retryRefused, saveEdits, undoLast, UNDO_STEPS } from "./edits";
 import { backupFile } from "./storeFiles";
 import { readHorseFile, readRosterRecords, rosterOf } from "./queries";
 import { deviceOf } from "./device";
+import { pictureOf, putPicture } from "./loosePictures";
 import { storedPicture } from "./pictureBytes";
 import { readBackup } from "~core/record/backup";
 import { session } from "./session";
@@ -169,6 +171,55 @@ describe("records that hang on one another", () => {
     const rows = rosterOf(await readRosterRecords("2026-11-23"));
     expect(rows.map((row) => [row.horse.name, row.yard.name])).toEqual([["Wren", "Yard not known"]]);
     expect((await readHorseFile("h"))?.yard.name).toBe("Yard not known");
+  });
+});
+
+describe("a photograph that the store has no room for", () => {
+  const taken = async () => {
+    await session.db.visits.put(visit);
+    full();
+    const bytes = new Blob([new Uint8Array([1, 2, 250])], { type: "image/jpeg" });
+    const pictureId = await putPicture({ type: "image/jpeg", bytes });
+    const photo: Photo = {
+      id: "f",
+      visitId: "v",
+      horseId: "h",
+      limb: "LF",
+      moment: "before",
+      view: "sole",
+      date: "2026-11-23",
+      takenAt: "2026-11-23T08:00:00Z",
+      pictureId,
+      width: 10,
+      height: 10,
+      simulated: false,
+      points: {},
+    };
+    expect((await saveEdits([make("photos", photo, "photograph")])).kind).toBe("failed");
+    return pictureId;
+  };
+
+  test("stays in the page, with the record that points to it, and in a backup; tried again both are kept", async () => {
+    const id = await taken();
+    expect([...new Uint8Array(await (await pictureOf(id))!.bytes.arrayBuffer())]).toEqual([1, 2, 250]);
+    expect(session.busy).toBe(true);
+    const { records } = JSON.parse(await (await exportBackup()).text()) as {
+      records: { pictures: object[]; photos: object[] };
+    };
+    expect(records.pictures).toEqual([{ id, type: "image/jpeg", data: "AQL6" }]);
+    expect(records.photos).toHaveLength(1);
+    roomAgain();
+    await retryRefused();
+    expect(await session.db.pictures.get(id)).toBeDefined();
+    expect(await session.db.photos.get("f")).toMatchObject({ pictureId: id });
+    expect([session.busy, session.heldPictures().size]).toEqual([false, 0]);
+  });
+
+  test("is let go of when it is taken back", async () => {
+    await taken();
+    await undoLast();
+    expect([session.refused().length, session.heldPictures().size]).toEqual([0, 0]);
+    roomAgain();
   });
 });
 

@@ -7,6 +7,7 @@ import { deleteDrafts, letGoOfDrafts } from "./drafts";
 import { session, type Change, type Conflict, type TakenDraft } from "./session";
 import { EPOCH } from "./database";
 import { nextAct } from "./device";
+import { heldBy, keepHeldPictures } from "./loosePictures";
 import { persistFirstRecord } from "./persist";
 import { stampRow } from "./stampRow";
 import { storageTrouble } from "./trouble";
@@ -60,6 +61,7 @@ export const undoLast = (): Promise<Saved> =>
     const newest = refused.at(-1);
     if (newest) {
       session.setRefused(refused.slice(0, -1));
+      for (const { id } of heldBy(newest.edits)) session.holdPicture(id, undefined);
       return { kind: "saved", label: newest.edits[0]?.label ?? "", tables: [] };
     }
     return undoKept();
@@ -124,6 +126,11 @@ export const UNDO_STEPS = 200;
 
 async function keep({ edits, drafts }: Change): Promise<Saved> {
   const { db, sitting } = session;
+  try {
+    await keepHeldPictures(edits);
+  } catch (error) {
+    return { kind: "failed", message: storageTrouble(error) };
+  }
   const saved = await attempt({ edits, drafts }, async () => {
     const act = await nextAct(db);
     for (const edit of edits) await putEdit(edit, act);

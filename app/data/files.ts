@@ -1,9 +1,11 @@
 import { startFiles } from "~app/workers/files";
 import type { Backup } from "~core/record/backupText";
+import { make } from "~core/record/change";
 import type { Edit } from "~core/record/edit";
 import { noteBackup } from "./backupNote";
 import { deviceOf } from "./device";
 import { PACKED_TYPE } from "./packed";
+import { pictureRow } from "./pictureBytes";
 import { rescueFile } from "./rescue";
 import { session } from "./session";
 import { backupFile, fillStore, type Report } from "./storeFiles";
@@ -11,7 +13,11 @@ import { backupFile, fillStore, type Report } from "./storeFiles";
 /** What the store refused, laid over everything that leaves as a file; what was just sent is waited for. */
 export async function refusedEdits(): Promise<Edit[]> {
   await session.answered();
-  return session.refused().flatMap(({ edits }) => edits);
+  const held = await Promise.all([...session.heldPictures().values()].map(pictureRow));
+  return [
+    ...held.map((row) => make("pictures", row, "photograph")),
+    ...session.refused().flatMap(({ edits }) => edits),
+  ];
 }
 
 /** A backup of the open round made in a worker, with progress; it can be called off. */

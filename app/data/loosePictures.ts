@@ -9,18 +9,50 @@ const LOOSE = "loose-picture ";
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 /**
- * Keeps a picture's bytes under an id of its own. The row that points to it is written after it: where the browser is
- * killed between the two, nothing would ever point to it, so it is noted as loose in the same transaction.
+ * Keeps a picture's bytes under an id of its own. One that the store refuses is held in the page under that id, until what
+ * points to it is kept or taken back.
  */
 export async function putPicture(picture: Omit<StoredPicture, "id">): Promise<string> {
-  const id = crypto.randomUUID();
+  const made = { ...picture, id: crypto.randomUUID() };
+  try {
+    await putLoose(made);
+  } catch {
+    session.holdPicture(made.id, made);
+  }
+  return made.id;
+}
+
+/**
+ * The row that points to a picture is written after it: where the browser is killed between the two, nothing would ever
+ * point to it, so it is noted as loose in the same transaction.
+ */
+async function putLoose(picture: StoredPicture): Promise<void> {
   const { db } = session;
   await db.transaction("rw", db.pictures, db.facts, async () => {
-    await db.pictures.add({ ...picture, id });
-    await db.facts.put({ key: LOOSE + id, value: String(Date.now()) });
+    await db.pictures.put(picture);
+    await db.facts.put({ key: LOOSE + picture.id, value: String(Date.now()) });
   });
-  return id;
 }
+
+/** Tries to keep the pictures that are held in the page and that edits point to. Throws what the store says. */
+export async function keepHeldPictures(edits: readonly Edit[]): Promise<void> {
+  for (const picture of heldBy(edits)) {
+    await putLoose(picture);
+    session.holdPicture(picture.id, undefined);
+  }
+}
+
+/** The pictures that are held in the page and that edits point to. */
+export function heldBy(edits: readonly Edit[]): StoredPicture[] {
+  const held = [...session.heldPictures().values()];
+  if (held.length === 0) return [];
+  const text = JSON.stringify(edits);
+  return held.filter(({ id }) => text.includes(id));
+}
+
+/** A picture in the store, or held in the page because the store refused it. */
+export const pictureOf = async (id: string): Promise<StoredPicture | undefined> =>
+  session.heldPictures().get(id) ?? session.db.pictures.get(id);
 
 /**
  * Pictures that were kept a day ago or longer and got no row are taken out; those that have one are loose no more. One

@@ -3,8 +3,7 @@ import type { ReadyPicture } from "../workers/pictures.worker";
 import type { FoundCard } from "~core/photo/findCard";
 import { ok, type Result } from "~core/result";
 import type { Suggested, SuggestQuestion } from "~core/suggest/suggest";
-import { putPicture } from "./loosePictures";
-import { session } from "./session";
+import { pictureOf, putPicture } from "./loosePictures";
 
 export interface KeptPicture extends Omit<ReadyPicture, "bytes" | "type"> {
   pictureId: string;
@@ -25,13 +24,13 @@ export async function keepPicture(file: Blob): Promise<Result<KeptPicture>> {
 
 /** The picture as an address for an image; undefined when it is not in the store. Let go of it when done. */
 export async function pictureUrl(id: string): Promise<string | undefined> {
-  const picture = await session.db.pictures.get(id);
+  const picture = await pictureOf(id);
   return picture && URL.createObjectURL(picture.bytes);
 }
 
 /** The printed card in a kept picture, looked for off the main thread; undefined when the picture is not in the store. */
 export async function cardInPicture(id: string): Promise<Result<FoundCard> | undefined> {
-  const picture = await session.db.pictures.get(id);
+  const picture = await pictureOf(id);
   return (
     picture &&
     withPicturesWorker<Result<FoundCard>>(
@@ -53,7 +52,7 @@ export function suggestingPicture(id: string): {
   const { remote, end } = standingPictures();
   return {
     suggest: async (question) => {
-      const picture = await session.db.pictures.get(id);
+      const picture = await pictureOf(id);
       return picture && ((await remote.suggestIn(id, picture.bytes, question)) as Result<Suggested>);
     },
     end,

@@ -1,5 +1,6 @@
 import type { Edit } from "~core/record/edit";
 import { openDatabase, type Database } from "./database";
+import type { StoredPicture } from "./pictureBytes";
 
 /** The user's own records, or the made-up round: two databases that never touch. */
 export type Round = "own" | "demo" | "first-day";
@@ -61,6 +62,8 @@ class Session {
   /** Drafts by key: what is typed and not yet a value. */
   readonly typed = new Map<string, Typed>();
   readonly #touched = new Set<string>();
+  /** Pictures that the store had no room for, by id: shown, exported and tried again from here. */
+  #pictures: ReadonlyMap<string, StoredPicture> = new Map();
   /** Which filling of the store this tab shows, once it is known; a restore begins a new one. */
   epoch: { value: string | undefined } | undefined;
   readonly #channel =
@@ -129,6 +132,17 @@ class Session {
     for (const listener of this.#listeners) listener();
   }
 
+  readonly heldPictures = (): ReadonlyMap<string, StoredPicture> => this.#pictures;
+
+  /** Holds a picture in the page, or with undefined lets go of it. */
+  holdPicture(id: string, picture: StoredPicture | undefined): void {
+    const held = new Map(this.#pictures);
+    if (picture) held.set(id, picture);
+    else held.delete(id);
+    this.#pictures = held;
+    for (const listener of this.#listeners) listener();
+  }
+
   /** Notes a change from the press on that sends it: what keeps it may have to be loaded first. */
   sent(answer: Promise<unknown>): void {
     const ended = answer.catch(() => undefined);
@@ -178,7 +192,7 @@ class Session {
 
   /** True while leaving the page would lose something. */
   get busy(): boolean {
-    return this.#busy > 0 || this.#refused.length > 0;
+    return this.#busy > 0 || this.#refused.length > 0 || this.#pictures.size > 0;
   }
 
   /** Tells the other tabs of this round what happened. */

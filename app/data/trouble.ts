@@ -2,7 +2,7 @@
 export function storageTrouble(error: unknown): string {
   const name = nameOf(error);
   if (name.includes("Quota"))
-    return "The browser’s storage is full. What you typed is still on the screen. Export a backup now, then free some space.";
+    return "The browser’s storage is full. What you typed or photographed is still in this page. Export a backup now, then free some space.";
   if (name.includes("NewerStore"))
     return "The records in this browser were written by a newer Plumbline. Load this page anew; nothing was changed.";
   if (
