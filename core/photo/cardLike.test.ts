@@ -3,7 +3,7 @@ import { homographyFrom } from "../geometry/homography";
 import { turned, type Vector } from "../geometry/vector";
 import { radians } from "../math/angle";
 import { CARD } from "./card";
-import { frameLike, plumbLike } from "./cardLike";
+import { frameLike, handOf, plumbLike } from "./cardLike";
 import type { GreyPicture } from "./grey";
 
 const { sideMm: SIDE, frameMm: FRAME, marginMm: MARGIN } = CARD;
@@ -20,6 +20,10 @@ function printed(u: number, v: number): number {
   if (off < 0.8 && v > 12 && v < SIDE - 26) return black;
   return v >= SIDE - 26 && v < SIDE - 12 && off < (5 * (SIDE - 12 - v)) / 14 ? black : white;
 }
+
+/** The same with the spot right of the plumb line. */
+const spotted = (u: number, v: number): number =>
+  Math.hypot(u - CARD.spot.xMm, v - CARD.spot.yMm) < CARD.spot.radiusMm ? 30 : printed(u, v);
 
 /** A picture of something that hangs turned by so much, and the way from mm on it into the picture. */
 function pictureOf(of: (u: number, v: number) => number, degrees = 0) {
@@ -88,8 +92,35 @@ describe("how much of the print is there", () => {
     expect(likenessOf(held).plumb).toBe(1);
   });
 
+  test("the spot leaves frame and mark as they are", () => {
+    expect(likenessOf(pictureOf(spotted, 8))).toEqual({ frame: 1, plumb: 1 });
+  });
+
   test("a sheet without print, and a black one, are nothing like it", () => {
     for (const grey of [30, 120, 230])
       expect(likenessOf(pictureOf(() => grey))).toEqual({ frame: 0, plumb: 0 });
+  });
+});
+
+describe("which way it is seen", () => {
+  const handIn = (of: (u: number, v: number) => number, degrees = 0) => {
+    const { picture, map } = pictureOf(of, degrees);
+    return handOf(picture, map);
+  };
+  test.each([0, 8, 31, 90])("turned by %d degrees: its front, and in a mirror", (degrees) => {
+    expect(handIn(spotted, degrees)).toBe("front");
+    expect(handIn((u, v) => spotted(SIDE - u, v), degrees)).toBe("mirrored");
+  });
+
+  test("an older print does not tell, nor one with dirt where the spot would be, nor a spot that is half covered", () => {
+    expect(handIn(printed)).toBe("not told");
+    const dirty = (grey: number) => (u: number, v: number) =>
+      Math.hypot(u - (SIDE - CARD.spot.xMm), v - CARD.spot.yMm) < 9 ? grey : printed(u, v);
+    for (const grey of [160, 30]) expect(handIn(dirty(grey))).toBe("not told");
+    expect(handIn((u, v) => (u > CARD.spot.xMm ? 200 : spotted(u, v)))).toBe("not told");
+  });
+
+  test("in a third of the light it tells", () => {
+    expect(handIn((u, v) => 0.33 * spotted(u, v))).toBe("front");
   });
 });

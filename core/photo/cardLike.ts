@@ -47,6 +47,48 @@ const FLANKS: readonly Vector[] = [
 /** White lies so far beside them. */
 const BESIDE_MM = 4.2;
 
+/** Which way a card is seen: from its front, in a mirror, or of an older print that does not tell. */
+export type CardHand = "front" | "mirrored" | "not told";
+
+/** Places of the spot and of the paper round it, as parts of its radius, and in how many directions. */
+const [SPOT_PARTS, ROUND_PARTS, SPOT_TURNS] = [[0.3, 0.65], [1.45], 8] as const;
+/** So many of the places are black, and white, where there is a spot. */
+const SPOT_THERE = 0.85;
+
+/**
+ * Looks for the spot right of the plumb line, and for its mirror image left of it. Black is as black as the frame: dirt on
+ * one side is no spot.
+ */
+export function handOf(picture: GreyPicture, map: Homography): CardHand {
+  const { xMm, yMm, radiusMm } = CARD.spot;
+  const ring = (x: number, parts: readonly number[]) =>
+    parts.flatMap((part) =>
+      Array.from({ length: SPOT_TURNS }, (_, turn): number => {
+        const angle = (2 * Math.PI * turn) / SPOT_TURNS;
+        return seen(picture, map, [
+          x + part * radiusMm * Math.cos(angle),
+          yMm + part * radiusMm * Math.sin(angle),
+        ]);
+      }),
+    );
+  const black = (seen(picture, map, [xMm, FRAME / 2]) + seen(picture, map, [SIDE - xMm, FRAME / 2])) / 2;
+  const isThere = (x: number): boolean => {
+    const around = ring(x, ROUND_PARTS).sort((a, b) => a - b);
+    const white = around[Math.floor(around.length / 2)] ?? 0;
+    const half = (black + white) / 2;
+    const part = (values: readonly number[], test: (value: number) => boolean) =>
+      values.filter(test).length / values.length;
+    return (
+      black < BLACK_PART * white &&
+      part(ring(x, SPOT_PARTS), (value) => value < half) >= SPOT_THERE &&
+      part(around, (value) => value > half) >= SPOT_THERE
+    );
+  };
+  const [right, left] = [isThere(xMm), isThere(SIDE - xMm)];
+  if (right === left) return "not told";
+  return right ? "front" : "mirrored";
+}
+
 /**
  * How much of the plumb mark is there, 0 to 1: a line down the middle, darker than the paper on both sides of it at the
  * same height, so that dirt and shade on both do not matter; the bob at its lower end and not at its upper; and no mark

@@ -107,6 +107,44 @@ describe("findCard", () => {
     expect(result.ok && result.value.sure).toBe(false);
   });
 
+  /** The same picture, each place of it looked up in the first. */
+  const seenBy = (
+    { width, height, values }: GreyPicture,
+    from: (x: number, y: number) => [number, number],
+  ) => {
+    const picture: GreyPicture = { width, height, values: new Float32Array(width * height) };
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++)
+        picture.values[y * width + x] = greyAt({ width, height, values }, ...from(x, y));
+    return picture;
+  };
+
+  test("a mirrored picture is no sure card: inside and outside would be exchanged", () => {
+    const { grey } = take(seededRandom(308), {});
+    expect(found(grey)).toMatchObject({ sure: true, hand: "front" });
+    const mirrored = seenBy(grey, (x, y) => [grey.width - 1 - x, y]);
+    expect(found(mirrored)).toMatchObject({
+      sure: false,
+      hand: "mirrored",
+      doubt: "The picture is mirrored: inside and outside are exchanged.",
+    });
+  });
+
+  test("one squeezed by 17 % is no sure card, whichever way it was squeezed", () => {
+    const random = seededRandom(309);
+    for (let index = 0; index < 6; index++) {
+      const { grey } = take(random, {}, { slantDeg: 8 * random() });
+      const [middleX, middleY] = [grey.width / 2, grey.height / 2];
+      const narrow = seenBy(grey, (x, y) => [middleX + (x - middleX) / 0.83, y]);
+      const low = seenBy(grey, (x, y) => [x, middleY + (y - middleY) / 0.83]);
+      for (const squeezed of [narrow, low]) {
+        const { sure, doubt } = found(squeezed);
+        expect(sure).toBe(false);
+        expect(doubt).toContain("not square");
+      }
+    }
+  });
+
   test("two cards in view: one is shown, and it is asked about", () => {
     const { grey } = take(seededRandom(306), {}, { rollDeg: 0 });
     const { width, height, values } = grey;

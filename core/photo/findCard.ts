@@ -4,10 +4,11 @@ import { distance, type ImagePoint, type Vector } from "../geometry/vector";
 import { fail, ok, type Result } from "../result";
 import { CARD } from "./card";
 import { cornersOf, edgesOf, type EdgeLine } from "./cardEdges";
-import { frameLike, plumbLike } from "./cardLike";
+import { frameLike, handOf, plumbLike, type CardHand } from "./cardLike";
 import { areaOf, middleOf, sideOf, type Corners } from "./corners";
 import { bentAgain, bothLenses, lensOfEdges, straightened, USUAL_LENS, type Lens } from "./lens";
 import { darkQuads } from "./darkQuads";
+import { doubtOfShape } from "./squareness";
 import { darkPlaces, meansAround, shrunkBy, type GreyPicture } from "./grey";
 
 /** The printed card as it was found in a picture. */
@@ -19,6 +20,7 @@ export interface FoundCard {
   doubt?: string;
   /** Root mean square distance of the edge from its four lines, px. */
   residualPx: number;
+  hand: CardHand;
   /** What its edges, straight in truth, say of the lens; `USUAL_LENS` where they say nothing. */
   lens: Lens;
 }
@@ -76,16 +78,23 @@ export function findCard(picture: GreyPicture): Result<FoundCard> {
       "picture",
       "No card is seen in this picture. Place its corners by hand, or say that there is none.",
     );
-  const { residualPx, edges } = best;
+  const { residualPx, edges, hand } = best;
   const lens = bothLenses(USUAL_LENS, lensOfEdges(edges, picture) ?? USUAL_LENS);
   const corners = unbentCorners(best, picture, lens);
   const doubt =
     found.filter(({ sure }) => sure).length > 1
       ? "Two cards are in view; this is one of them."
       : best.sure
-        ? undefined
+        ? doubtOfShape(corners, picture)
         : best.doubt;
-  return ok({ corners, residualPx, lens, sure: doubt === undefined, ...(doubt !== undefined && { doubt }) });
+  return ok({
+    corners,
+    residualPx,
+    hand,
+    lens,
+    sure: doubt === undefined,
+    ...(doubt !== undefined && { doubt }),
+  });
 }
 
 /** The corners where the edges cross without the lens's bend, put back into the picture. */
@@ -157,7 +166,9 @@ function hung(picture: GreyPicture, corners: Corners, lines: readonly EdgeLine[]
   if (frame < LEAST_LIKE || first.mark < LEAST_LIKE / 2) return undefined;
   const count = lines.reduce((sum, one) => sum + one.count, 0);
   const residualPx = Math.sqrt(lines.reduce((sum, one) => sum + one.squares, 0) / count);
+  const hand = handOf(picture, first.map);
   const doubts = [
+    hand === "mirrored" && "The picture is mirrored: inside and outside are exchanged.",
     frame < SURE_LIKE && "Its frame is not clear all round.",
     (first.mark < SURE_MARK || first.mark - second.mark < SURE_APART) && "Its plumb mark is not clear.",
     lines.some(({ on }) => on < SURE_ON_LINE) && "An edge of it is hidden in part.",
@@ -169,6 +180,7 @@ function hung(picture: GreyPicture, corners: Corners, lines: readonly EdgeLine[]
     corners: first.turned,
     residualPx,
     likeness,
+    hand,
     edges: lines.map(({ points }) => points),
     sure: doubt === undefined,
     ...(doubt !== undefined && { doubt }),

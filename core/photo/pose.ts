@@ -35,7 +35,7 @@ const LEAST_SLANT_FOR_FOCAL_DEG = 12;
  */
 export function focalFromCard(toMm: Homography, centre: Vector, slantDeg: number): number | undefined {
   if (slantDeg < LEAST_SLANT_FOR_FOCAL_DEG) return undefined;
-  const [[a1, b1, c1], [a2, b2, c2]] = columns(toMm, centre);
+  const [[a1, b1, c1], [a2, b2, c2]] = columnsOf(inverseHomography(toMm), centre);
   const [p, q] = [a1 * a2 + b1 * b2, a1 * a1 + b1 * b1 - a2 * a2 - b2 * b2];
   const [r, s] = [c1 * c2, c1 * c1 - c2 * c2];
   const inverseSquare = -(p * r + q * s) / (p * p + q * q);
@@ -54,7 +54,7 @@ export function cameraPlace(
   const centre: Vector = [picture.width / 2, picture.height / 2];
   const focal = picture.focalPx ?? focalFromCard(toMm, centre, slantDeg);
   if (focal === undefined) return undefined;
-  const [first, second, third] = columns(toMm, centre).map(
+  const [first, second, third] = columnsOf(inverseHomography(toMm), centre).map(
     ([a, b, c]) => [a / focal, b / focal, c] as Space,
   ) as [Space, Space, Space];
   const scale = (length3(first) + length3(second)) / 2;
@@ -81,9 +81,8 @@ export function cameraPlace(
 export const offPlane = (camera: CameraPlace, seen: Vector, towardCameraMm: number): Vector =>
   plus(seen, times(minus(camera.over, seen), towardCameraMm / camera.heightMm));
 
-/** The columns of the map from the card to the picture, its centre moved to 0. */
-function columns(toMm: Homography, [cx, cy]: Vector): [Space, Space, Space] {
-  const h = inverseHomography(toMm);
+/** The columns of the map from the card to the picture, the picture's centre moved to 0. */
+export function columnsOf(h: Homography, [cx, cy]: Vector): [Space, Space, Space] {
   const column = (index: 0 | 1 | 2): Space => {
     const [a, b, c] = [h[index], h[index + 3] ?? 0, h[index + 6] ?? 0];
     return [a - cx * c, b - cy * c, c];

@@ -33,6 +33,8 @@ function isInk(u: number, v: number): boolean {
   const { sideMm: side, frameMm: frame } = CARD;
   if (u < 0 || v < 0 || u > side || v > side) return false;
   if (u < frame || v < frame || u > side - frame || v > side - frame) return true;
+  const { xMm, yMm, radiusMm } = CARD.spot;
+  if ((u - xMm) ** 2 + (v - yMm) ** 2 < radiusMm ** 2) return true;
   const middle = abs(u - side / 2);
   if (middle < 0.8 && v > MARK.fromMm && v < side - MARK.bobMm) return true;
   const below = side - MARK.fromMm - v;
@@ -42,7 +44,7 @@ function isInk(u: number, v: number): boolean {
 /** What part of a pixel the sheet covers, and what part of it is ink. */
 function printAround(u: number, v: number, pixelMm: number): [paper: number, ink: number] {
   const half = pixelMm / 2;
-  if (!nearEdge(u, half) && !nearEdge(v, half) && !nearMark(u, v, half))
+  if (!nearEdge(u, half) && !nearEdge(v, half) && !nearMark(u, v, half) && !nearSpot(u, v, half))
     return onSheet(u, v) ? [1, isInk(u, v) ? 1 : 0] : [0, 0];
   let [paper, ink] = [0, 0];
   for (let down = 0; down < FINE; down++)
@@ -76,7 +78,13 @@ const nearMark = (u: number, v: number, half: number): boolean =>
   v > MARK.fromMm - half &&
   v < CARD.sideMm - MARK.fromMm + half;
 
-/** The printed card in its plane: a white sheet, a black frame whose outer edge is the known square, a plumb mark. */
+/** True where the edge of the spot may lie within `half` of a place. */
+const nearSpot = (u: number, v: number, half: number): boolean =>
+  max(abs(u - CARD.spot.xMm), abs(v - CARD.spot.yMm)) < CARD.spot.radiusMm + half;
+
+/**
+ * The printed card in its plane: a white sheet, a black frame whose outer edge is the known square, a plumb mark,
+ * a spot right of it. */
 export function drawCard(
   pixels: Uint8ClampedArray,
   depth: Float32Array,

@@ -7,7 +7,7 @@ import "./card.css";
 /** The scale card at its true size, with a ruler to check the print by. */
 export function CardView() {
   const navigate = useNavigate();
-  const { sideMm: side, frameMm: frame, marginMm: margin, rulerMm: ruler } = CARD;
+  const { sideMm: side, frameMm: frame, spot, marginMm: margin, rulerMm: ruler } = CARD;
   const width = side + 2 * margin;
   return (
     <main className="card-page">
@@ -44,6 +44,7 @@ export function CardView() {
           />
           <path d={`M${side / 2 - 0.8},12h1.6v${side - 38}h-1.6Z`} className="card-ink" />
           <path d={`M${side / 2 - 5},${side - 26}h10L${side / 2},${side - 12}Z`} className="card-ink" />
+          <circle cx={spot.xMm} cy={spot.yMm} r={spot.radiusMm} className="card-ink" />
           <text x={frame + 3} y={side - frame - 3} className="card-text">
             {side} mm, outer edge
           </text>

@@ -35,7 +35,7 @@ interface CardFoundProps {
 export function CardFound({ found, onTake }: CardFoundProps) {
   const wording = useWording();
   if (!found.ok) return <p className="quiet">{found.issues[0]?.message}</p>;
-  const { corners, sure, doubt, residualPx } = found.value;
+  const { corners, sure, doubt, residualPx, hand } = found.value;
   const flat = rectifyCard({ width: CARD.sideMm, height: CARD.sideMm, corners });
   return (
     <div className="card-found" role="group" aria-label="The card found by itself">
@@ -44,7 +44,8 @@ export function CardFound({ found, onTake }: CardFoundProps) {
       </p>
       <p className="quiet">
         {flat.ok && `Slant ${wording.angle(flat.value.slantDeg)}, `}edges within {residualPx.toFixed(2)} px of
-        a line. {!sure && "Look at its corners before you take it."}
+        a line. {hand === "not told" && "It does not tell whether the picture is mirrored. "}
+        {!sure && "Look at its corners before you take it."}
       </p>
       <Button type="primary" onClick={() => onTake(found.value)}>
         {sure ? "Take its corners" : "Take them all the same"}
