@@ -3,6 +3,7 @@ import { readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { brotliCompressSync, constants, gzipSync } from "node:zlib";
 import { generateSW } from "workbox-build";
+import { licences } from "./licences.mjs";
 import { withHashes } from "./policy.mjs";
 
 const CLIENT = "build/client";
@@ -12,9 +13,11 @@ const LARGEST_FILE = 8 * 1024 * 1024;
 const page = join(CLIENT, "index.html");
 writeFileSync(page, withHashes(readFileSync(page, "utf8")));
 
+writeFileSync(join(CLIENT, "licences.txt"), licences());
+
 const { count, size, warnings } = await generateSW({
   globDirectory: CLIENT,
-  globPatterns: ["**/*.{html,js,css,woff2,svg,png,webmanifest,wasm,jpg,dcm}"],
+  globPatterns: ["**/*.{html,js,css,woff,woff2,svg,png,webmanifest,wasm,jpg,dcm,txt}"],
   swDest: join(CLIENT, "offline.js"),
   mode: "production",
   inlineWorkboxRuntime: true,
@@ -39,7 +42,7 @@ console.log(`offline: ${count} files, ${(size / 1e6).toFixed(1)} MB`);
 
 for (const name of readdirSync(CLIENT, { recursive: true })) {
   const path = join(CLIENT, name.toString());
-  if (!/\.(js|css|html|svg|webmanifest|wasm)$/.test(path) || statSync(path).size < 1024) continue;
+  if (!/\.(js|css|html|svg|webmanifest|wasm|txt)$/.test(path) || statSync(path).size < 1024) continue;
   const content = readFileSync(path);
   writeFileSync(`${path}.gz`, gzipSync(content, { level: 9 }));
   writeFileSync(

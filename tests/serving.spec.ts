@@ -27,6 +27,14 @@ test("a deep address gets the application, a file that is not there gets 404", a
   expect((await request.get("/assets/nothing.js")).status()).toBe(404);
 });
 
+test("the build says what it is made of, each with the text of its licence", async ({ request }) => {
+  const notices = await (await request.get("/licences.txt")).text();
+  for (const name of ["react ", "antd ", "dexie ", "@fontsource/noto-sans ", "libheif-js "])
+    expect(notices).toContain(`\n${name}`);
+  expect(notices).toContain("GNU LESSER GENERAL PUBLIC LICENSE");
+  expect(notices).toContain("SIL OPEN FONT LICENSE");
+});
+
 test("the page and every answer tell the browser: no other origin, no script that the build did not write, no frame", async ({
   page,
   request,

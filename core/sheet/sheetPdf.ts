@@ -1,5 +1,12 @@
-import { PDFDocument, rgb, StandardFonts, type PDFFont, type PDFImage, type PDFPage } from "@cantoo/pdf-lib";
-import { printable } from "../forge/pattern/printable";
+import { PDFDocument, rgb, StandardFonts, type PDFImage, type PDFPage } from "@cantoo/pdf-lib";
+import {
+  embedFace,
+  NO_FACES,
+  widthOf,
+  writeLine,
+  type Face,
+  type FaceFiles,
+} from "../forge/pattern/printable";
 import type { Sheet, SheetPart, SheetPictures } from "./sheet";
 
 /** A4, points of 1/72 inch, and what is left free round it. */
@@ -12,28 +19,32 @@ const BRASS = rgb(0.604, 0.42, 0.086);
 const SMALLEST = 0.7;
 const STEP = 0.04;
 
-interface Fonts {
-  plain: PDFFont;
-  bold: PDFFont;
+interface Faces {
+  plain: Face;
+  bold: Face;
 }
 
 /**
- * A sheet as a PDF, A4: on one page as long as its type stays readable, else on as many as it takes. Signs that the printed
- * face cannot write stand without their accents, or as a question mark.
+ * A sheet as a PDF, A4: on one page as long as its type stays readable, else on as many as it takes. Signs that neither the
+ * standard face nor `files` can write stand without their accents, or as a question mark.
  */
-export async function sheetPdf(sheet: Sheet, pictures: SheetPictures): Promise<Uint8Array<ArrayBuffer>> {
+export async function sheetPdf(
+  sheet: Sheet,
+  pictures: SheetPictures,
+  files: FaceFiles = NO_FACES,
+): Promise<Uint8Array<ArrayBuffer>> {
   const document = await PDFDocument.create();
   document.setTitle(sheet.title);
   document.setCreator("Plumbline");
-  const fonts: Fonts = {
-    plain: await document.embedFont(StandardFonts.Helvetica),
-    bold: await document.embedFont(StandardFonts.HelveticaBold),
+  const faces: Faces = {
+    plain: await embedFace(document, StandardFonts.Helvetica, files.plain),
+    bold: await embedFace(document, StandardFonts.HelveticaBold, files.bold),
   };
   const images = new Map<string, PDFImage>();
   for (const [id, { bytes }] of pictures) images.set(id, await document.embedJpg(bytes));
   let size = 1;
-  while (size > SMALLEST && new Writer(undefined, fonts, images, size).write(sheet) > 1) size -= STEP;
-  new Writer(document, fonts, images, size).write(sheet);
+  while (size > SMALLEST && new Writer(undefined, faces, images, size).write(sheet) > 1) size -= STEP;
+  new Writer(document, faces, images, size).write(sheet);
   return new Uint8Array(await document.save());
 }
 
@@ -46,7 +57,7 @@ class Writer {
 
   constructor(
     private readonly document: PDFDocument | undefined,
-    private readonly fonts: Fonts,
+    private readonly faces: Faces,
     private readonly images: ReadonlyMap<string, PDFImage>,
     private readonly size: number,
   ) {}
@@ -99,11 +110,15 @@ class Writer {
     }
   }
 
-  private lines(text: string, font: PDFFont, points: number, width: number): string[] {
+  private draw(line: string, how: Parameters<typeof writeLine>[2]): void {
+    if (this.page) writeLine(this.page, line, how);
+  }
+
+  private lines(text: string, face: Face, points: number, width: number): string[] {
     const lines: string[] = [];
     let line = "";
-    const fits = (one: string) => font.widthOfTextAtSize(one, points) <= width;
-    for (const word of printable(text, font).split(/\s+/)) {
+    const fits = (one: string) => widthOf(one, face, points) <= width;
+    for (const word of text.split(/\s+/)) {
       if (fits(line === "" ? word : `${line} ${word}`)) line = line === "" ? word : `${line} ${word}`;
       else {
         if (line !== "") lines.push(line);
@@ -131,8 +146,8 @@ class Writer {
       bullet = false,
     }: { bold?: boolean; points?: number; colour?: typeof INK; left?: number; bullet?: boolean } = {},
   ): void {
-    const [font, size] = [bold ? this.fonts.bold : this.fonts.plain, points * this.size];
-    for (const [at, line] of this.lines(text, font, size, this.width - left).entries()) {
+    const [face, size] = [bold ? this.faces.bold : this.faces.plain, points * this.size];
+    for (const [at, line] of this.lines(text, face, size, this.width - left).entries()) {
       this.room(size * 1.35);
       this.y -= size * 1.35;
       if (bullet && at === 0)
@@ -142,7 +157,7 @@ class Writer {
           size: 1.3 * this.size,
           color: BRASS,
         });
-      this.page?.drawText(line, { x: PAGE.margin + left, y: this.y, size, font, color: colour });
+      this.draw(line, { x: PAGE.margin + left, y: this.y, size, face, color: colour });
     }
   }
 
@@ -151,19 +166,19 @@ class Writer {
     for (const [at, row] of rows.entries()) {
       const head = headed && at === 0;
       const cells = row.map((cell, column) => {
-        const font = head || (headed && column === 0) ? this.fonts.bold : this.fonts.plain;
-        return { font, lines: this.lines(cell, font, size, (parts[column] ?? 0) * this.width - 6) };
+        const face = head || (headed && column === 0) ? this.faces.bold : this.faces.plain;
+        return { face, lines: this.lines(cell, face, size, (parts[column] ?? 0) * this.width - 6) };
       });
       const height = Math.max(...cells.map(({ lines }) => lines.length)) * size * 1.3 + 4 * this.size;
       this.room(height);
       let x = PAGE.margin;
-      for (const [column, { font, lines }] of cells.entries()) {
+      for (const [column, { face, lines }] of cells.entries()) {
         for (const [index, line] of lines.entries())
-          this.page?.drawText(line, {
+          this.draw(line, {
             x,
             y: this.y - size * 1.3 * (index + 1),
             size,
-            font,
+            face,
             color: head || (!headed && column === 0) ? QUIET : INK,
           });
         x += (parts[column] ?? 0) * this.width;
@@ -185,7 +200,7 @@ class Writer {
     for (let at = 0; at < pictures.length; at += across) {
       const row = pictures.slice(at, at + across).map((one) => ({
         ...one,
-        lines: this.lines(one.caption, this.fonts.plain, points, wide).slice(0, 3),
+        lines: this.lines(one.caption, this.faces.plain, points, wide).slice(0, 3),
       }));
       const height =
         high + Math.max(...row.map(({ lines }) => lines.length)) * points * 1.25 + 10 * this.size;
@@ -212,11 +227,11 @@ class Writer {
           borderWidth: 0.5,
         });
         for (const [index, line] of lines.entries())
-          this.page?.drawText(line, {
+          this.draw(line, {
             x,
             y: this.y - 4 * this.size - high - points * 1.25 * (index + 1),
             size: points,
-            font: this.fonts.plain,
+            face: this.faces.plain,
             color: QUIET,
           });
       }

@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { createHash } from "node:crypto";
 import { describe, expect, test } from "@jest/globals";
 import {
@@ -23,6 +24,8 @@ import { ownerSheet } from "./ownerSheet";
 import { readReply } from "./replyIn";
 import { contentsOf, picturesOf, type SheetPictures } from "./sheet";
 import { escapeHtml, sheetHtml } from "./sheetHtml";
+import { patternPdf } from "../forge/pattern/pdf";
+import type { FaceFiles } from "../forge/pattern/printable";
 import { sheetPdf } from "./sheetPdf";
 import { vetFileSchema, type VetReply } from "./vetFile";
 import { vetSheet } from "./vetSheet";
@@ -343,6 +346,49 @@ describe("as PDF", () => {
     expect(back.pages).toBeLessThanOrEqual(2);
     expect(back.text).toContain("Axis straight within 2.0");
     expect(back.text).toContain("Lódz");
+  });
+});
+
+describe("a PDF with names in other letters", () => {
+  const filesOf = (names: readonly string[]): FaceFiles => {
+    const of = (weight: number) =>
+      names.map((name) =>
+        readFileSync(`node_modules/@fontsource/noto-sans/files/noto-sans-${name}-${weight}-normal.woff`),
+      );
+    return { plain: of(400), bold: of(700) };
+  };
+  const title = "Łucznik, Иван, Ελένη, Thảo";
+  /** What its fonts say that their signs are. */
+  const signsIn = async (bytes: Uint8Array) => {
+    const document = await PDFDocument.load(bytes);
+    const maps = document.context
+      .enumerateIndirectObjects()
+      .flatMap(([, one]) => (one instanceof PDFDict ? [one.get(PDFName.of("ToUnicode"))] : []))
+      .map((one) => one && document.context.lookup(one))
+      .filter((one) => one instanceof PDFRawStream)
+      .map((one) => Buffer.from(decodePDFRawStream(one).decode()).toString("latin1"));
+    return new Set(
+      [...maps.join("\n").matchAll(/<[0-9A-Fa-f]+> <([0-9A-Fa-f]{4})>/g)].map(([, code]) =>
+        String.fromCharCode(parseInt(code ?? "0", 16)),
+      ),
+    );
+  };
+
+  test("writes them as they are, in type of which only the letters that are used are put in", async () => {
+    const plain = await sheetPdf({ ...owner, title }, new Map());
+    const files = filesOf(["latin-ext", "vietnamese", "cyrillic", "greek"]);
+    const made = await sheetPdf({ ...owner, title }, new Map(), files);
+    const signs = await signsIn(made);
+    for (const sign of "ŁИванΕλένηả") expect([sign, signs.has(sign)]).toEqual([sign, true]);
+    expect((await readBack(made)).text.slice(0, 40)).not.toContain("?");
+    expect((await readBack(plain)).text).toContain("Lucznik, ????");
+    expect(made.length - plain.length).toBeLessThan(60_000);
+  });
+
+  test("a pattern’s label too", async () => {
+    const pattern = { lines: [], box: { x: 0, y: 0, width: 120, height: 120 }, label: [title] };
+    const signs = await signsIn(await patternPdf(pattern, "A4", filesOf(["cyrillic"])));
+    expect(signs.has("И")).toBe(true);
   });
 });
 

@@ -1,3 +1,4 @@
+import { facesFor } from "~app/data/faces";
 import { detailOf } from "~app/data/trouble";
 import { Button, Segmented } from "antd";
 import { useState } from "react";
@@ -26,7 +27,8 @@ export function PatternView({ job, today }: ForgeContext) {
   const print = async () => {
     setTrouble(undefined);
     try {
-      download(`${name}.pdf`, "application/pdf", await patternPdf(pattern, sheet));
+      const faces = await facesFor(pattern.label.join(" "));
+      download(`${name}.pdf`, "application/pdf", await patternPdf(pattern, sheet, faces));
     } catch (error) {
       setTrouble(`The PDF could not be made: ${detailOf(error)} Take the SVG.`);
     }

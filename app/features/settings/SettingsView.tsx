@@ -113,6 +113,11 @@ export function SettingsView({ settings }: { settings: Settings }) {
         </Link>
       </p>
       <DueSettings settings={settings} />
+      <p>
+        <a className="link" href="/licences.txt">
+          What Plumbline is made of, and under which licences
+        </a>
+      </p>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { facesFor } from "~app/data/faces";
 import { Button, Segmented } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
@@ -170,7 +171,7 @@ function WaysOut({ sheet, html, pictures, today }: WaysOutProps) {
     setBusy(true);
     try {
       const { sheetPdf } = await import("~core/sheet/sheetPdf");
-      return await sheetPdf(sheet, pictures);
+      return await sheetPdf(sheet, pictures, await facesFor(JSON.stringify(sheet)));
     } finally {
       setBusy(false);
     }

@@ -1,3 +1,4 @@
+import { printable } from "./printable";
 import { PATTERN_LAYERS, type Pattern } from "./pattern";
 
 /** Colour numbers of the layers: black, black, green, red, grey. */
@@ -10,19 +11,9 @@ const COLOURS: Record<(typeof PATTERN_LAYERS)[number], number> = {
 };
 const TEXT_MM = 4;
 
-/** Text as it stands in an ASCII file of one line a value: what is not ASCII is written as its code. */
+/** Text of release 12: ASCII alone, without accents where it must be; two per cent signs would begin a code. */
 const plain = (text: string): string =>
-  [...text]
-    .map((sign) => {
-      const code = sign.codePointAt(0) ?? 32;
-      if (code < 32 || code === 127) return " ";
-      return code < 127
-        ? sign
-        : code > 0xffff
-          ? "?"
-          : `\\U+${code.toString(16).toUpperCase().padStart(4, "0")}`;
-    })
-    .join("");
+  printable(text, (code) => code >= 32 && code < 127).replace(/%(?=%)/g, "% ");
 
 /**
  * The pattern as ASCII DXF of release 12, millimetres, y up, 1:1: each line a POLYLINE on its layer, the label as TEXT

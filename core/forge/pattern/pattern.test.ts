@@ -184,4 +184,12 @@ describe("DXF", () => {
     expect((read?.entities ?? []).filter(({ type }) => type === "TEXT")).toHaveLength(3);
     expect(patternDxf(made)).toMatch(/^[\x20-\x7E\n]+$/);
   });
+
+  test("its text has no code that release 12 does not know: letters without accents, no two per cent signs together", () => {
+    const label = ["Łucznik Dvořák Иван", "50 %%d of \\U+0041"];
+    const lines = patternDxf({ ...pattern(), label }).split("\n");
+    expect(lines).toContain("Lucznik Dvorak ????");
+    expect(lines).toContain("50 % %d of \\U+0041");
+    expect(lines.join("\n")).not.toContain("%%");
+  });
 });

@@ -1,6 +1,6 @@
-import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from "@cantoo/pdf-lib";
+import { PDFDocument, StandardFonts, rgb, type PDFPage } from "@cantoo/pdf-lib";
 import type { Pattern, PatternLayer } from "./pattern";
-import { printable } from "./printable";
+import { embedFace, NO_FACES, writeLine, type Face, type FaceFiles } from "./printable";
 import { RULER_MM, rulerTicks } from "./svg";
 
 /** Sheets that printers hold, mm, upright. */
@@ -46,11 +46,15 @@ const room = (sheet: Sheet): [number, number] => [
  * The pattern as a PDF at true size on sheets of one kind, tiled with a lap and crosses to join them by where it is
  * larger than one; on each sheet a check ruler, the label, and the order to print without fitting to the page.
  */
-export async function patternPdf(pattern: Pattern, sheet: Sheet): Promise<Uint8Array<ArrayBuffer>> {
+export async function patternPdf(
+  pattern: Pattern,
+  sheet: Sheet,
+  files: FaceFiles = NO_FACES,
+): Promise<Uint8Array<ArrayBuffer>> {
   const document = await PDFDocument.create();
   document.setTitle(pattern.label[0] ?? "Pattern");
   document.setCreator("Plumbline");
-  const font = await document.embedFont(StandardFonts.Helvetica);
+  const face = await embedFace(document, StandardFonts.Helvetica, files.plain);
   const { columns, rows } = tilesOf(pattern, sheet);
   for (let row = 0; row < rows; row++)
     for (let column = 0; column < columns; column++)
@@ -60,7 +64,7 @@ export async function patternPdf(pattern: Pattern, sheet: Sheet): Promise<Uint8A
         row,
         columns,
         rows,
-        font,
+        face,
       });
   return new Uint8Array(await document.save());
 }
@@ -69,11 +73,11 @@ interface SheetPlace extends Tiles {
   sheet: Sheet;
   column: number;
   row: number;
-  font: PDFFont;
+  face: Face;
 }
 
 function drawSheet(page: PDFPage, { lines, box, label }: Pattern, place: SheetPlace): void {
-  const { sheet, column, row, columns, rows, font } = place;
+  const { sheet, column, row, columns, rows, face } = place;
   const [wide, high] = room(sheet);
   const whole = [
     columns === 1 ? box.width : wide + (columns - 1) * (wide - LAP_MM),
@@ -117,7 +121,7 @@ function drawSheet(page: PDFPage, { lines, box, label }: Pattern, place: SheetPl
   line(MARGIN_MM, rulerY, MARGIN_MM + RULER_MM, rulerY);
   for (const tick of rulerTicks()) line(MARGIN_MM + tick.at, rulerY, MARGIN_MM + tick.at, rulerY + tick.high);
   const write = (text: string, x: number, y: number) =>
-    page.drawText(printable(text, font), { ...mm(x, y), size: TEXT_MM * PT_PER_MM, font, color: ink });
+    writeLine(page, text, { ...mm(x, y), size: TEXT_MM * PT_PER_MM, face, color: ink });
   write(`${RULER_MM} mm: print at 100 %, never fitted to the page, and measure this`, MARGIN_MM, rulerY - 5);
   // Beside the ruler, from the top of its room down; longer labels go on below, where most printers still reach.
   label.forEach((text, index) =>
