@@ -21,9 +21,7 @@ export async function facesFor(text: string): Promise<FaceFiles> {
     Promise.all(
       names.map(async (name) => {
         const address =
-          await FILES[
-            `/node_modules/@fontsource/noto-sans/files/noto-sans-${name}-${weight}-normal.woff`
-          ]?.();
+          FILES[`/node_modules/@fontsource/noto-sans/files/noto-sans-${name}-${weight}-normal.woff`];
         return new Uint8Array(await (await fetch(address ?? "")).arrayBuffer());
       }),
     );

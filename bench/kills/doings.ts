@@ -54,6 +54,83 @@ export async function typeAway(
   }
 }
 
+/** Forms that keep nothing before their button, and lines beside one: where each is typed in, and the draft that holds it. */
+const [HORSE, CASE] = ["demo-yard-1-horse-1", "demo-yard-5-horse-5-case"];
+const CASE_PAGE = `/horses/demo-yard-5-horse-5/cases/${CASE}`;
+const FORMS: readonly {
+  at: string;
+  field: string;
+  draft: string;
+  what: string;
+  /** What opens it, where it is folded. */
+  opens?: string;
+}[] = [
+  { at: `/horses/${HORSE}/edit`, field: "Notes", draft: `forms/horse/${HORSE}`, what: "horse.notes" },
+  {
+    at: `/horses/${HORSE}/edit`,
+    field: "Habits that can hurt",
+    draft: `forms/horse/${HORSE}`,
+    what: "horse.habits",
+  },
+  { at: "/horses/new", field: "Name", draft: "forms/horse/new", what: "horse.name" },
+  {
+    at: `/horses/${HORSE}/cases/new`,
+    field: "In your own words",
+    draft: `forms/case/${HORSE}/new`,
+    what: "title",
+  },
+  { at: CASE_PAGE, field: "What happened today", draft: `cases/${CASE}/log`, what: "" },
+  { at: CASE_PAGE, field: "Who said so", draft: `cases/${CASE}/log-by`, what: "" },
+  {
+    at: CASE_PAGE,
+    field: "In a line",
+    draft: `cases/${CASE}/closing`,
+    what: "",
+    opens: "Close this case",
+  },
+  { at: "/files", field: "is called", draft: "files/device", what: "" },
+];
+let words = 0;
+
+/** Words in the fields of a form; the horse's is kept now and then. */
+export async function forms(page: Page, until: number, acts: Acts, { below, pick }: Chance): Promise<void> {
+  const { at, field, draft, what, opens } = pick(FORMS);
+  await page.goto(at);
+  const box = page.getByRole("textbox", { name: field, exact: true });
+  const opener = opens === undefined ? undefined : page.getByRole("button", { name: opens });
+  if (opener) await box.or(opener).first().waitFor(PATIENCE);
+  if (opener && (await opener.isVisible())) await opener.click(PATIENCE);
+  while (Date.now() < until) {
+    await box.waitFor(PATIENCE);
+    const text = `typed ${++words}`;
+    const typed = begun(acts, placeOf("form", draft, what), text);
+    await box.fill(text, PATIENCE);
+    typed.ended = Date.now();
+    if (what !== "horse.notes" || below(8) > 0) continue;
+    await page.getByRole("button", { name: "Keep", exact: true }).click(PATIENCE);
+    await page.getByRole("heading", { level: 1, name: "Bramble" }).waitFor(PATIENCE);
+    await page.goto(at);
+  }
+}
+
+/** A fortnight is planned and not taken. */
+export async function plan(page: Page, until: number, acts: Acts): Promise<void> {
+  while (Date.now() < until) {
+    await page.goto("/rounds");
+    const press = page.getByRole("button", { name: "Plan the fortnight" });
+    const leave = page.getByRole("button", { name: "Leave it as it was" });
+    await press.or(leave).first().waitFor(PATIENCE);
+    // From here on the plan may be there or not, until the next one is.
+    const planned = begun(acts, placeOf("form", "rounds/plan", "plan"));
+    if (await leave.isVisible()) await leave.click(PATIENCE);
+    await press.click(PATIENCE);
+    await page.getByRole("button", { name: "Take this plan" }).waitFor({ timeout: 60_000 });
+    planned.text = "planned";
+    planned.ended = Date.now();
+    await page.waitForTimeout(1200);
+  }
+}
+
 /** Zones of the sole, on any foot. */
 export async function paint(page: Page, until: number, _acts: Acts, { below, pick }: Chance): Promise<void> {
   await page.goto(`${VISIT}/read?foot=${pick(LIMBS)}`);

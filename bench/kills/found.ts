@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { TABLE_NAMES, type Records } from "../../core/record/tables";
+import { readFormChanges } from "../../core/record/formDraft";
 import { TABLES } from "../../core/record/schemas";
 
 /** Something done at a place: noted before it is done; what it leaves, once that is known; when it was done with, ms. */
@@ -23,7 +24,7 @@ export interface Found {
   records: Records;
   /** Pictures lie as bytes: only who they are. */
   pictures: string[];
-  facts: { key: string }[];
+  facts: { key: string; value?: string }[];
   drafts: { place: string; text: string }[];
 }
 
@@ -82,7 +83,10 @@ export const hasWitness = (page: Page): Promise<boolean> =>
   page.evaluate(async (wanted) => (await indexedDB.databases()).some(({ name }) => name === wanted), WITNESS);
 
 /** Places of which the value is told by the rows of one table. */
-const VALUES: Record<string, (records: Records, id: string, what: string) => string | number | undefined> = {
+const VALUES: Record<
+  string,
+  (records: Records, id: string, what: string, found: Found) => string | number | undefined
+> = {
   reading: ({ readings }, id, what) =>
     (readings.find((one) => one.id === id)?.values as Record<string, { value: number }> | undefined)?.[what]
       ?.value,
@@ -90,17 +94,37 @@ const VALUES: Record<string, (records: Records, id: string, what: string) => str
     (trims.find((one) => one.id === id)?.plan?.cuts as Record<string, number> | undefined)?.[what],
   ticks: ({ trims }, id) => Object.keys(trims.find((one) => one.id === id)?.ticks ?? {}).length,
   photos: ({ photos }, id) => photos.filter(({ visitId }) => visitId === id).length,
+  // A field of a form that became a value: of the horse that the form is of, or the name of the device.
+  form: ({ horses }, id, what, { facts }) => {
+    if (id === "files/device") {
+      const kept = facts.find(({ key }) => key === "device")?.value;
+      return (JSON.parse(kept ?? "{}") as { name?: string }).name;
+    }
+    const horse = horses.find((one) => id === `forms/horse/${one.id}`);
+    return (horse as Record<string, unknown> | undefined)?.[what.replace("horse.", "")] as string | undefined;
+  },
 };
+/** What is typed at a field of a form, out of the draft of the whole form; a draft of one text is that text. */
+function typedIn(text: string, what: string): string | undefined {
+  if (what === "plan") return "planned";
+  if (what === "") return text;
+  const change = readFormChanges(text).find(([path]) => path.join(".") === what);
+  return change && String(change[1]);
+}
 export const placeOf = (kind: keyof typeof VALUES, id: string, what = ""): string =>
   [kind, id, what].join("|");
 
 /** What stands at a place: its value, and what is typed there and no value yet. */
-export function standing({ records, drafts }: Found, place: string): { value?: string; texts: string[] } {
+export function standing(found: Found, place: string): { value?: string; texts: string[] } {
   const [kind = "", id = "", what = ""] = place.split("|");
-  const value = VALUES[kind]?.(records, id, what);
+  const { records, drafts } = found;
+  const value = VALUES[kind]?.(records, id, what, found);
   return {
     ...(value !== undefined && { value: String(value) }),
-    texts: drafts.filter((one) => one.place === `${id}.${what}`).map(({ text }) => text),
+    texts:
+      kind === "form"
+        ? drafts.filter((one) => one.place === id).flatMap(({ text }) => typedIn(text, what) ?? [])
+        : drafts.filter((one) => one.place === `${id}.${what}`).map(({ text }) => text),
   };
 }
 

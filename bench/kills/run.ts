@@ -1,4 +1,4 @@
-// Kills the browser at moments of chance while somebody types, drags, ticks, paints, takes photographs, restores, puts two
+// Kills the browser at moments of chance while somebody types, fills in forms, plans, drags, ticks, paints, takes photographs, restores, puts two
 // devices together or opens an older store, and looks at what is there afterwards: node --import tsx bench/kills/run.ts
 // [how many] [seed] [kind ...]. Wants a build and the stores of the tests.
 import { seededRandom } from "../../core/math/random";
@@ -13,8 +13,10 @@ import {
   bringIn,
   drag,
   fortyMore,
+  forms,
   paint,
   photographs,
+  plan,
   prepared,
   tick,
   typeAway,
@@ -24,7 +26,7 @@ import { halves, hasWitness, leaveWitness, look, losses, settle, type Acts, type
 import { chooseRound, halfMigrated, isOlder, OWN, putOlder } from "./older";
 
 const [count = 1000, seed = 1] = process.argv.slice(2, 4).map(Number);
-const HANDS = { type: typeAway, drag, tick, paint, photographs };
+const HANDS = { type: typeAway, drag, tick, paint, photographs, forms, plan };
 const KINDS = [
   "type",
   "type",
@@ -32,6 +34,9 @@ const KINDS = [
   "tick",
   "paint",
   "photographs",
+  "forms",
+  "forms",
+  "plan",
   "restore",
   "merge",
   "migrate",
@@ -114,7 +119,8 @@ for (let one = 0; one < count; one++) {
       await bringIn(page, file, kind === "restore" ? "Restore it" : "Put together");
       killedAt = await killedWhile(Promise.resolve(), below(1500));
     } else {
-      const afterMs = 1500 + below(2500);
+      // A fortnight takes seconds to plan.
+      const afterMs = (kind === "plan" ? 6000 : 1500) + below(2500);
       killedAt = await killedWhile(HANDS[kind](page, Date.now() + afterMs + 5000, acts, chance), afterMs);
     }
     await context.close().catch(() => undefined);
