@@ -46,6 +46,22 @@ test("a damaged and a foreign file say where and why, and change nothing", async
   await expect(page.getByText("43 horses in 8 yards")).toBeVisible();
 });
 
+test("a horse that is in the records twice is made one, and two again by undo", async ({ page }, info) => {
+  await openDemo(page, "/files");
+  await expect(page.getByRole("region", { name: "To set right" })).toBeHidden();
+  const csv = info.outputPath("horses.csv");
+  await writeFile(csv, "Yard,Horse,Kind,Notes\nScarrowmoor Trekking,Brámble,cob,Stands well\n");
+  await page.getByLabel("Choose a CSV or cards").setInputFiles(csv);
+  await page.getByRole("button", { name: "Keep 1" }).click();
+  const right = page.getByRole("region", { name: "To set right" });
+  await expect(right.getByRole("listitem")).toHaveText(/horse Bramble, .* and Brámble, .*Make one/);
+  await right.getByRole("button", { name: "Make one" }).click();
+  await expect(right).toBeHidden();
+  await expect(page.getByText("43 horses in 8 yards")).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(right.getByRole("listitem")).toHaveCount(1);
+});
+
 test("readings leave as CSV, due dates as a calendar", async ({ page }) => {
   await openDemo(page, "/files");
   const csv = await take(page, "Readings as CSV");

@@ -166,9 +166,7 @@ export function FilmBench({
                 {read.issues[0]?.message}
               </p>
             )}
-            {numbers.length > 0 && (
-              <FilmNumbers filmId={film.id} numbers={numbers} marked={measured?.marked ?? []} />
-            )}
+            {numbers.length > 0 && <FilmNumbers numbers={numbers} marked={measured?.marked ?? []} />}
             {!next && held && <Practised held={held} />}
             <FilmScaleFields film={film} says={measured?.scale.says} />
             <HowTaken film={film} />

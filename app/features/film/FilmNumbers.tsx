@@ -1,21 +1,17 @@
-import { useUnsettled } from "~app/ui/useUnsettled";
 import { useWording } from "~app/ui/useWording";
 import type { FilmNumber } from "~core/radiograph/filmNumbers";
 
 /** A number with what a pixel of hand does to it, and what is usual. */
 export function FilmNumbers({
-  filmId,
   numbers,
   marked,
 }: {
-  filmId: string;
   numbers: readonly FilmNumber[];
   marked: readonly string[];
 }) {
   const wording = useWording();
-  const stale = useUnsettled(`films/${filmId}/`);
   return (
-    <section className="film-numbers" aria-label="What the radiograph measures" data-stale={stale}>
+    <section className="film-numbers" aria-label="What the radiograph measures" data-worked-out>
       {marked.map((says) => (
         <p key={says} className="brass strong">
           {says}

@@ -204,7 +204,7 @@ export function CutListView({ steel, job, steelOf, today, forged }: ForgeContext
           <p className="quiet">Nothing is wanted yet. Add a shoe, or look at the days ahead.</p>
         )}
         {cuts?.map(({ group, list }) => (
-          <div key={group.key} className="cut-group">
+          <div key={group.key} className="cut-group" data-worked-out>
             <h2>
               <Fractions
                 text={`${wording.cut(group.width)} × ${wording.cut(group.thickness)}, ${group.material}`}

@@ -29,7 +29,7 @@ export function MadeShoe({ job, anvil, forged }: ForgeContext) {
   const show = (mm: number) => lengthInField(mm, { ...wording, fraction: 32 }, mm % 1 === 0 ? 0 : 1);
   return (
     <section className="made-shoe" aria-label="The made shoe against its marks">
-      <h2>
+      <h2 data-worked-out>
         {rows.length === 0
           ? "Does the made shoe fit its marks?"
           : out.length === 0
@@ -68,7 +68,7 @@ export function MadeShoe({ job, anvil, forged }: ForgeContext) {
           />
         ))}
       </div>
-      <ul className="made-rows">
+      <ul className="made-rows" data-worked-out>
         {rows.map(({ place, out: by, ok: on, mend }) => (
           <li key={place} data-ok={on}>
             <b>{wording.inOwnWords(MADE_NAMES[place])}</b>{" "}

@@ -1,6 +1,5 @@
 import { Button } from "antd";
 import { Fractions } from "~app/ui/Fractions";
-import { useUnsettled } from "~app/ui/useUnsettled";
 import { useWording } from "~app/ui/useWording";
 import { differenceInWords } from "~core/forge/fitStock";
 import type { Stock } from "~core/forge/stock";
@@ -16,11 +15,10 @@ export function SteelView(context: ForgeContext) {
   const { job, steelOf, show } = context;
   const { stock, cut, hand } = steelOf;
   const wording = useWording();
-  const stale = useUnsettled("forge/measures/");
   return (
     <div className={!job.drawn ? "forge-steel" : "forge-steel forge-steel-foot"}>
       {!job.drawn && <AnvilFields {...context} />}
-      <section className="steel-answer sheet" aria-label="Steel to cut" data-stale={stale}>
+      <section className="steel-answer sheet" aria-label="Steel to cut" data-worked-out>
         {stock.ok ? (
           <>
             <p className="steel-cut">

@@ -44,6 +44,7 @@ export function Columns({ letters, settled, children }: ColumnsProps) {
       <div
         ref={row}
         className="ground-columns"
+        data-worked-out
         data-count={children.length}
         role="group"
         aria-label="Shoes side by side"

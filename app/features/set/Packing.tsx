@@ -128,7 +128,7 @@ export function Packing({ context, shoeing }: { context: StageContext; shoeing: 
               read={temperatureWithin(-30, 50)}
               edit={(_, celsius) => editOf({ celsius: celsius ?? compound.celsius })}
             />
-            <p className="compound-time">
+            <p className="compound-time" data-worked-out>
               <b>{inMinutes(minutes * 60)}</b>{" "}
               <span className="quiet">to work it at {temperatureInWords(compound.celsius)}</span>
               <br />

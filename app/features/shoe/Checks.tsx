@@ -16,12 +16,12 @@ export function Checks({ context, shoeing }: ShoeViewProps) {
   const fine = bench.checks.filter(({ ok }) => ok);
   return (
     <section className="checks" aria-label="Checks">
-      <h2>
+      <h2 data-worked-out>
         {open.length === 0
           ? "Checks: all in order"
           : `${counted(open.length, "check wants", "checks want")} an answer`}
       </h2>
-      <ul className="check-list">
+      <ul className="check-list" data-worked-out>
         {[...open, ...kept].map((check) => (
           <li
             key={check.id}

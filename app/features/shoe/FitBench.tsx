@@ -43,12 +43,12 @@ export function FitBench(props: ShoeViewProps) {
       <div className="fit-left">
         <section className="fit-picture sheet" aria-label="The shoe on the foot" data-scale={scale}>
           <div className="fit-picture-head">
-            <p className="fit-says">
+            <p className="fit-says" data-worked-out>
               <Fractions text={specInWords(spec, wording)} />
             </p>
             <ViewTabs small label="Scale of the drawing" views={SCALES} view={scale} onShow={setScale} />
           </div>
-          <div className="fit-drawing">
+          <div className="fit-drawing" data-worked-out>
             <SoleView
               foot={drawn}
               marks={marks}

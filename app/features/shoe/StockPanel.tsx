@@ -1,6 +1,5 @@
 import { Link } from "react-router";
 import { Fractions } from "~app/ui/Fractions";
-import { useUnsettled } from "~app/ui/useUnsettled";
 import { useSettings, useWording } from "~app/ui/useWording";
 import { stockInWords } from "~core/forge/fitStock";
 import { jobStock } from "~core/forge/anvil/job";
@@ -15,7 +14,6 @@ import type { ShoeViewProps } from "./shoeView";
 /** How much steel this shoe wants, by the trade's rule and by its own outline, and where its mark goes. */
 export function StockPanel({ context, shoeing }: ShoeViewProps) {
   const wording = useWording();
-  const stale = useUnsettled(`${context.visit.id}.${context.limb}.shoe.measured.`);
   const settings = useSettings();
   const { spec, fit } = shoeing.bench;
   const asked = askedOf(shoeing.record, fit);
@@ -57,7 +55,7 @@ export function StockPanel({ context, shoeing }: ShoeViewProps) {
         {measure("lengthMm", "Measured at the horse, length")}
       </div>
       {stock.ok ? (
-        <div data-stale={stale}>
+        <div data-worked-out>
           {stockInWords(stock.value, wording).map((line) => (
             <p key={line}>
               <Fractions text={line} />
