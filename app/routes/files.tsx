@@ -1,6 +1,6 @@
 import { lastBackup } from "~app/data/backupNote";
 import { atStake, folderOf } from "~app/data/backups";
-import { lookForAmiss } from "~app/data/mending";
+import { lookForAmiss, NOTHING_AMISS } from "~app/data/mending";
 import { persistAnswer } from "~app/data/persist";
 import { backupWanted } from "~core/record/backupAge";
 import { deviceOf } from "~app/data/device";
@@ -11,12 +11,11 @@ import type { Route } from "./+types/files";
 
 export async function clientLoader() {
   const { yards: yardTable, horses: horseTable, visits, readings, setAside } = session.db;
-  const [yards, horses, merges, device, amiss, ...counts] = await Promise.all([
+  const [yards, horses, merges, device, ...counts] = await Promise.all([
     yardTable.toArray(),
     horseTable.toArray(),
     setAside.toArray(),
     deviceOf(session.db),
-    lookForAmiss(session.db),
     visits.count(),
     readings.count(),
     loadDrafts("files/"),
@@ -33,7 +32,8 @@ export async function clientLoader() {
     yards,
     horses,
     merges,
-    amiss,
+    // Looked for while the page stands already.
+    amiss: lookForAmiss(session.db).catch(() => NOTHING_AMISS),
     device: device.name,
     backups: {
       folder: await folderOf(session.db),

@@ -4,6 +4,7 @@ import { mendingEdits, twinEdits, type Amiss } from "~app/data/mending";
 import { session } from "~app/data/session";
 import { useEdits } from "~app/ui/useEdits";
 import type { Edit } from "~core/record/edit";
+import { sentenceCase } from "~core/foot/wording";
 import { TABLE_WORDS } from "~core/merge/words";
 import { counted } from "~core/units/counted";
 
@@ -41,14 +42,14 @@ export function AmissPanel({ twins, missing }: Amiss) {
             give one another name.
           </p>
           <ul className="twins">
-            {twins.slice(0, MOST_SHOWN).map(({ table, stays, goes, named }) => (
+            {twins.slice(0, MOST_SHOWN).map(({ table, stays, goes, named, yard }) => (
               <li key={goes}>
                 <span>
-                  {TABLE_WORDS[table][0]} <span className="strong">{named[0]}</span>
+                  {sentenceCase(TABLE_WORDS[table][0])} <span className="strong">{named[0]}</span>
                   {named[1] !== named[0] && ` and ${named[1]}`}
+                  {yard && <span className="quiet">, {yard}</span>}
                 </span>
                 <Button
-                  size="small"
                   disabled={busy}
                   onClick={() => void setRight(twinEdits(session.db, { table, stays, goes }))}
                 >

@@ -1,6 +1,6 @@
 import { Button } from "antd";
-import type { ComponentProps } from "react";
-import { useRevalidator } from "react-router";
+import { Suspense, type ComponentProps } from "react";
+import { Await, useRevalidator } from "react-router";
 import type { Amiss } from "~app/data/mending";
 import { startBackup, startReadingsCsv, startTablesZip } from "~app/data/files";
 import { askToPersist } from "~app/data/persist";
@@ -31,7 +31,7 @@ interface FilesProps {
   yards: Yard[];
   horses: Horse[];
   merges: SetAside[];
-  amiss: Amiss;
+  amiss: Promise<Amiss>;
   /** What this device is called. */
   device: string;
   round: Round;
@@ -103,7 +103,9 @@ export function FilesView(props: FilesProps) {
         </div>
         <div>
           <BringInPanel />
-          <AmissPanel {...amiss} />
+          <Suspense>
+            <Await resolve={amiss}>{(found) => <AmissPanel {...found} />}</Await>
+          </Suspense>
           <SetAsidePanel merges={merges} />
           <PeoplePanel yards={yards} horses={horses} />
           <DevicePanel name={device} />

@@ -8,6 +8,31 @@ interface News {
 /** What is new, newest first, in the user's words: what one can do now, and where. */
 export const NEWS: readonly News[] = [
   {
+    on: "2026-12-02",
+    title: "Nothing typed is lost",
+    points: [
+      { text: "Forms keep every keystroke: over a reload, a press on Today, a browser that was killed." },
+      {
+        text: "A horse, yard or visit that is in the records twice is made one with a press.",
+        to: "/files",
+        where: "Files",
+      },
+      {
+        text: "A photograph without room in the browser stays in the page, and can be saved as a file.",
+      },
+      {
+        text: "The card has a spot that tells a mirrored picture. Older prints are read as before.",
+        to: "/card",
+        where: "The card",
+      },
+      {
+        text: "Any number of yards on the board; what is pinned stays; booked times lie between jobs.",
+        to: "/rounds",
+        where: "Rounds",
+      },
+    ],
+  },
+  {
     on: "2026-11-30",
     title: "Two devices, files that never lose",
     points: [
