@@ -8,7 +8,7 @@ const FILES = import.meta.glob<string>(
 
 /** What is written in each of them. */
 const SCRIPTS: readonly { signs: RegExp; files: readonly string[] }[] = [
-  { signs: /(?=\p{Script=Latin})[^\u0000-\u00ff]/u, files: ["latin-ext", "vietnamese"] },
+  { signs: /[\u0100-\u024f\u1e00-\u1eff]/u, files: ["latin-ext", "vietnamese"] },
   { signs: /\p{Script=Cyrillic}/u, files: ["cyrillic", "cyrillic-ext"] },
   { signs: /\p{Script=Greek}/u, files: ["greek", "greek-ext"] },
   { signs: /\p{Script=Devanagari}/u, files: ["devanagari"] },
